@@ -1,0 +1,35 @@
+package bricksignal.core.board;
+
+import java.util.List;
+
+/**
+ * A control board: what it senses, what it does, what it is fed from.
+ *
+ * @param supplyPlus net of its supply
+ * @param supplyMinus net of its common
+ * @param supplyVolts least alternating voltage at which it works; infinite for a dead board
+ * @param inputs what it senses
+ * @param regions what it does, side by side
+ */
+public record Board(String supplyPlus, String supplyMinus, double supplyVolts, List<Input> inputs, List<Region> regions) {
+
+    public Board {
+        if (!(supplyVolts > 0)) {
+            throw new IllegalArgumentException("board supply is " + supplyVolts + " V; it must be above 0");
+        }
+        inputs = List.copyOf(inputs);
+        regions = List.copyOf(regions);
+    }
+
+    /** The input of that name. */
+    public Input input(String id) {
+        return inputs.stream().filter(input -> input.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the board has no input '" + id + "'"));
+    }
+
+    /** The region of that name. */
+    public Region region(String id) {
+        return regions.stream().filter(region -> region.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the board has no region '" + id + "'"));
+    }
+}

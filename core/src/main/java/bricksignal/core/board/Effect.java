@@ -1,0 +1,136 @@
+package bricksignal.core.board;
+
+import bricksignal.core.circuit.Element;
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a fault does to a machine. */
+public sealed interface Effect {
+
+    /** The machine with the fault in it. */
+    Machine apply(Machine machine);
+
+    /** How an element fails. */
+    enum Mode {
+        /** Conducts no more: broken wire, open coil, contact that does not make, winding open. */
+        OPEN,
+        /** Conducts always: welded contact, switch stuck closed, two wires touching. */
+        CLOSED,
+        /** Conducts through a resistance, ohms: corroded pin, dirty rod. */
+        RESISTIVE,
+        /** A load that has become a short. */
+        SHORTED,
+        /** Its value times a factor: weak capacitor, aged igniter. */
+        SCALED
+    }
+
+    /**
+     * An element fails.
+     *
+     * @param value ohms for RESISTIVE and SHORTED, a factor for SCALED, otherwise ignored
+     */
+    record OnElement(String element, Mode mode, double value) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            Element e = machine.circuit().element(element);
+            return switch (mode) {
+                case OPEN -> machine.withStuck(opened(e));
+                case CLOSED -> machine.withStuck(conductor(e).closed(true));
+                case RESISTIVE -> machine.withElement(resistive(conductor(e)));
+                case SHORTED -> machine.withElement(shorted(e));
+                case SCALED -> machine.withElement(scaled(e));
+            };
+        }
+
+        private Element opened(Element e) {
+            if (e instanceof Element.Conductor c) {
+                return c.closed(false);
+            } else if (e instanceof Element.Load l) {
+                return new Element.Load(l.id(), l.a(), l.b(), Double.POSITIVE_INFINITY, l.reactanceOhms());
+            } else if (e instanceof Element.Transformer t) {
+                return new Element.Transformer(t.id(), t.p1(), t.p2(), t.s1(), t.s2(), t.ratio(), t.ohms(), t.primaryOhms(),
+                        true);
+            } else if (e instanceof Element.Capacitor c) {
+                return new Element.Capacitor(c.id(), c.a(), c.b(), 0);
+            }
+            throw cannot();
+        }
+
+        private Element.Conductor conductor(Element e) {
+            if (e instanceof Element.Conductor c) {
+                return c;
+            }
+            throw cannot();
+        }
+
+        private Element resistive(Element.Conductor c) {
+            return new Element.Conductor(c.id(), c.a(), c.b(), value, c.closed(), c.fuseAmps());
+        }
+
+        private Element shorted(Element e) {
+            if (e instanceof Element.Load l) {
+                return new Element.Load(l.id(), l.a(), l.b(), value, 0);
+            }
+            throw cannot();
+        }
+
+        private Element scaled(Element e) {
+            if (e instanceof Element.Load l) {
+                return new Element.Load(l.id(), l.a(), l.b(), l.ohms() * value, l.reactanceOhms() * value);
+            } else if (e instanceof Element.Capacitor c) {
+                return new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * value);
+            } else if (e instanceof Element.Source s) {
+                return new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * value, s.ohms());
+            }
+            throw cannot();
+        }
+
+        private IllegalArgumentException cannot() {
+            return new IllegalArgumentException("element '" + element + "' cannot fail as " + mode);
+        }
+    }
+
+    /** A parameter has another value: vent blocked, filter dirty, gas cock shut, switch set wrong. */
+    record OnParameter(String parameter, double value) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            return machine.withParameter(parameter, value);
+        }
+    }
+
+    /** An action has no effect but this: nobody calls, the breaker is off. */
+    record OnAction(String action, double value) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            return machine.withHeld(action, value);
+        }
+    }
+
+    /** The board's logic does not work although it is fed. */
+    record BoardDead() implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            Board b = machine.board();
+            return machine.withBoard(new Board(b.supplyPlus(), b.supplyMinus(), Double.POSITIVE_INFINITY, b.inputs(),
+                    b.regions()));
+        }
+    }
+
+    /** The board does not see one of its inputs. */
+    record InputDeaf(String input) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            Board b = machine.board();
+            b.input(input);
+            List<Input> inputs = new ArrayList<>();
+            b.inputs().forEach(i -> inputs.add(i.id().equals(input) ? deaf(i) : i));
+            return machine.withBoard(new Board(b.supplyPlus(), b.supplyMinus(), b.supplyVolts(), inputs, b.regions()));
+        }
+
+        private static Input deaf(Input input) {
+            double never = Double.POSITIVE_INFINITY;
+            return input instanceof Input.Voltage v ? new Input.Voltage(v.id(), v.plus(), v.minus(), never, v.off())
+                    : new Input.FlameCurrent(input.id(), ((Input.FlameCurrent) input).element(), never, input.off());
+        }
+    }
+}

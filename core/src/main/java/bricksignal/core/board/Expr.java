@@ -1,0 +1,169 @@
+package bricksignal.core.board;
+
+import java.util.LinkedHashSet;
+import java.util.Set;
+
+/** A guard or a quantity in a pack: arithmetic, comparison and logic over named values. */
+public sealed interface Expr {
+
+    /** Always true. */
+    Expr TRUE = new Number(1);
+
+    double value(Env env);
+
+    /** Seconds until a comparison inside could change because a value moves; infinite where nothing moves. */
+    double horizon(Env env);
+
+    /** Adds every name that occurs. */
+    void collectNames(Set<String> names);
+
+    default boolean holds(Env env) {
+        return value(env) != 0;
+    }
+
+    /** The names that occur, in order. */
+    default Set<String> names() {
+        Set<String> names = new LinkedHashSet<>();
+        collectNames(names);
+        return names;
+    }
+
+    /** A constant. */
+    record Number(double number) implements Expr {
+        @Override
+        public double value(Env env) {
+            return number;
+        }
+
+        @Override
+        public double horizon(Env env) {
+            return Double.POSITIVE_INFINITY;
+        }
+
+        @Override
+        public void collectNames(Set<String> names) {
+            // a number has no name in it
+        }
+    }
+
+    /** A named value: input, output, state, action, process quantity, parameter, setting, counter. */
+    record Name(String name) implements Expr {
+        @Override
+        public double value(Env env) {
+            return env.value(name);
+        }
+
+        @Override
+        public double horizon(Env env) {
+            return Double.POSITIVE_INFINITY;
+        }
+
+        @Override
+        public void collectNames(Set<String> names) {
+            names.add(name);
+        }
+    }
+
+    /** Negation. */
+    record Not(Expr inner) implements Expr {
+        @Override
+        public double value(Env env) {
+            return inner.holds(env) ? 0 : 1;
+        }
+
+        @Override
+        public double horizon(Env env) {
+            return inner.horizon(env);
+        }
+
+        @Override
+        public void collectNames(Set<String> names) {
+            inner.collectNames(names);
+        }
+    }
+
+    /** Two operands. Comparisons allow for rounding: equal within one part in a billion counts as reached. */
+    record Binary(Operator operator, Expr left, Expr right) implements Expr {
+        @Override
+        public double value(Env env) {
+            return operator.apply(left.value(env), right.value(env));
+        }
+
+        @Override
+        public double horizon(Env env) {
+            double inner = Math.min(left.horizon(env), right.horizon(env));
+            if (!operator.compares()) {
+                return inner;
+            }
+            if (left instanceof Name name) {
+                return Math.min(inner, env.secondsUntil(name.name(), right.value(env)));
+            }
+            return right instanceof Name name ? Math.min(inner, env.secondsUntil(name.name(), left.value(env))) : inner;
+        }
+
+        @Override
+        public void collectNames(Set<String> names) {
+            left.collectNames(names);
+            right.collectNames(names);
+        }
+    }
+
+    /** The operators, loosest first. */
+    enum Operator {
+        OR("or", 0),
+        AND("and", 1),
+        AT_LEAST(">=", 2),
+        AT_MOST("<=", 2),
+        ABOVE(">", 2),
+        BELOW("<", 2),
+        PLUS("+", 3),
+        MINUS("-", 3),
+        TIMES("*", 4),
+        OVER("/", 4);
+
+        private static final double ROUNDING = 1e-9;
+
+        private final String sign;
+        private final int rank;
+
+        Operator(String sign, int rank) {
+            this.sign = sign;
+            this.rank = rank;
+        }
+
+        String sign() {
+            return sign;
+        }
+
+        int rank() {
+            return rank;
+        }
+
+        boolean compares() {
+            return rank == 2;
+        }
+
+        double apply(double a, double b) {
+            return switch (this) {
+                case OR -> truth(a != 0 || b != 0);
+                case AND -> truth(a != 0 && b != 0);
+                case AT_LEAST -> truth(reaches(a, b));
+                case AT_MOST -> truth(reaches(b, a));
+                case ABOVE -> truth(!reaches(b, a));
+                case BELOW -> truth(!reaches(a, b));
+                case PLUS -> a + b;
+                case MINUS -> a - b;
+                case TIMES -> a * b;
+                case OVER -> a / b;
+            };
+        }
+
+        private static boolean reaches(double a, double b) {
+            return a >= b - ROUNDING * (1 + Math.abs(b));
+        }
+
+        private static double truth(boolean truth) {
+            return truth ? 1 : 0;
+        }
+    }
+}

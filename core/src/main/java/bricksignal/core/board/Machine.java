@@ -1,0 +1,80 @@
+package bricksignal.core.board;
+
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A unit that can run: circuit, what moves its contacts, board, process, parameters. A unit with a fault is another
+ * machine, made by {@link Effect#apply}.
+ *
+ * @param circuit the wiring, every contact in its resting position
+ * @param rules what moves which element, by element id
+ * @param board the control
+ * @param process the physics
+ * @param parameters fixed values by name: openness of the vent, gas pressure, settings of switches
+ * @param counters start values of the board's counters
+ * @param held actions that are stuck at a value whatever a person does: nobody calls, the breaker is off
+ */
+public record Machine(Circuit circuit, Map<String, Rule> rules, Board board, List<Quantity> process,
+        Map<String, Double> parameters, Map<String, Double> counters, Map<String, Double> held) {
+
+    public Machine {
+        rules = ordered(rules);
+        process = List.copyOf(process);
+        parameters = ordered(parameters);
+        counters = ordered(counters);
+        held = ordered(held);
+        for (String id : rules.keySet()) {
+            Element element = circuit.element(id);
+            if (!(element instanceof Element.Conductor) && !(element instanceof Element.FlamePath)) {
+                throw new IllegalArgumentException("element '" + id + "' cannot follow a rule; only conductors and flames can");
+            }
+        }
+    }
+
+    /** The same machine with one element exchanged and the rule that moved it taken away. */
+    public Machine withStuck(Element element) {
+        Map<String, Rule> remaining = new LinkedHashMap<>(rules);
+        remaining.remove(element.id());
+        return new Machine(exchange(element), remaining, board, process, parameters, counters, held);
+    }
+
+    /** The same machine with one element exchanged; what moves it stays. */
+    public Machine withElement(Element element) {
+        return new Machine(exchange(element), rules, board, process, parameters, counters, held);
+    }
+
+    public Machine withBoard(Board other) {
+        return new Machine(circuit, rules, other, process, parameters, counters, held);
+    }
+
+    public Machine withParameter(String name, double value) {
+        if (!parameters.containsKey(name)) {
+            throw new IllegalArgumentException("no parameter '" + name + "'; declared are " + parameters.keySet());
+        }
+        Map<String, Double> changed = new LinkedHashMap<>(parameters);
+        changed.put(name, value);
+        return new Machine(circuit, rules, board, process, changed, counters, held);
+    }
+
+    public Machine withHeld(String action, double value) {
+        Map<String, Double> changed = new LinkedHashMap<>(held);
+        changed.put(action, value);
+        return new Machine(circuit, rules, board, process, parameters, counters, changed);
+    }
+
+    private Circuit exchange(Element element) {
+        circuit.element(element.id());
+        List<Element> elements = new ArrayList<>();
+        circuit.elements().forEach(old -> elements.add(old.id().equals(element.id()) ? element : old));
+        return circuit.with(elements);
+    }
+
+    private static <V> Map<String, V> ordered(Map<String, V> map) {
+        return java.util.Collections.unmodifiableMap(new LinkedHashMap<>(map));
+    }
+}

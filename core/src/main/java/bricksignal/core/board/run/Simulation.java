@@ -1,0 +1,137 @@
+package bricksignal.core.board.run;
+
+import bricksignal.core.board.Env;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Quantity;
+import bricksignal.core.board.Region;
+import bricksignal.core.board.Rule;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Runs a machine through a scenario by events: the next timer, threshold crossing or action. At each event contacts,
+ * circuit, inputs, fuses, board and process are brought to rest by fixed-point iteration; a unit that finds no rest is
+ * reported as chattering and goes on a moment later.
+ */
+public final class Simulation {
+
+    /** A threshold is crossed, not touched: the event lies this much after it. */
+    static final double PAST_CROSSING_SECONDS = 1e-6;
+
+    private static final int MOST_ROUNDS = 60;
+    private static final int MOST_INTERVALS = 3000;
+    private static final double CHATTER_STEP_SECONDS = 0.1;
+
+    private final Machine machine;
+    private final Scenario scenario;
+    private final UnitState state;
+    private boolean chattering;
+
+    private Simulation(Machine machine, Scenario scenario, Solutions solutions) {
+        this.machine = machine;
+        this.scenario = scenario;
+        this.state = new UnitState(machine, solutions);
+    }
+
+    /** The run of a machine. */
+    public static Timeline run(Machine machine, Scenario scenario) {
+        return run(machine, List.of(scenario)).get(0);
+    }
+
+    /** Several runs of one machine, which share the solved states of its circuit. */
+    public static List<Timeline> run(Machine machine, List<Scenario> scenarios) {
+        Solutions solutions = new Solutions(machine);
+        return scenarios.stream().map(scenario -> new Simulation(machine, scenario, solutions).timeline()).toList();
+    }
+
+    private Timeline timeline() {
+        List<Timeline.Interval> intervals = new ArrayList<>();
+        double time = 0;
+        int step = 0;
+        while (time < scenario.seconds() && intervals.size() < MOST_INTERVALS) {
+            for (; step < scenario.steps().size() && scenario.steps().get(step).at() <= time; step++) {
+                state.act(scenario.steps().get(step));
+            }
+            boolean rest = settle(time);
+            Snapshot snapshot = state.snapshot(time);
+            double end = Math.min(scenario.seconds(), time + (rest ? horizon(snapshot, time) : CHATTER_STEP_SECONDS));
+            if (step < scenario.steps().size()) {
+                end = Math.min(end, scenario.steps().get(step).at());
+            }
+            intervals.add(new Timeline.Interval(time, end, snapshot));
+            time = end;
+        }
+        if (time < scenario.seconds()) {
+            chattering = true;
+            Timeline.Interval last = intervals.remove(intervals.size() - 1);
+            intervals.add(new Timeline.Interval(last.start(), scenario.seconds(), last.unit()));
+        }
+        return new Timeline(scenario, intervals, chattering);
+    }
+
+    /** Brings the unit to rest; false if it finds none. */
+    private boolean settle(double time) {
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            boolean changed = state.solve(time);
+            changed |= state.sense();
+            changed |= state.move(time);
+            changed |= state.decide(time);
+            changed |= state.latch(time);
+            if (!changed) {
+                return true;
+            }
+        }
+        chattering = true;
+        return false;
+    }
+
+    private double horizon(Snapshot snapshot, double time) {
+        Env plain = snapshot.at(time);
+        double nearest = Double.POSITIVE_INFINITY;
+        for (Rule rule : machine.rules().values()) {
+            nearest = Math.min(nearest, horizon(rule, plain));
+        }
+        for (Quantity quantity : machine.process()) {
+            for (Quantity.Move move : quantity.moves()) {
+                nearest = Math.min(nearest, move.when().horizon(plain));
+            }
+        }
+        if (snapshot.powered()) {
+            for (Region region : machine.board().regions()) {
+                Env inRegion = snapshot.at(time, region.id());
+                for (Region.Transition way : region.state(snapshot.states().get(region.id())).transitions()) {
+                    nearest = Math.min(nearest, way.when().horizon(inRegion));
+                }
+            }
+        }
+        return nearest;
+    }
+
+    private static double horizon(Rule rule, Env env) {
+        if (rule instanceof Rule.Follows follows) {
+            return follows.closed().horizon(env);
+        }
+        Rule.Latches latches = (Rule.Latches) rule;
+        Expr closes = latches.closes();
+        double opens = latches.opens().horizon(env);
+        return closes == null ? opens : Math.min(opens, closes.horizon(env));
+    }
+
+    /** Solved states of one machine's circuit, by which conductors are closed and which flames are lit. */
+    static final class Solutions {
+
+        private final Machine machine;
+        private final Map<java.util.BitSet, bricksignal.core.circuit.solve.Solution> known = new java.util.HashMap<>();
+
+        Solutions(Machine machine) {
+            this.machine = machine;
+        }
+
+        bricksignal.core.circuit.solve.Solution of(java.util.BitSet closed) {
+            return known.computeIfAbsent((java.util.BitSet) closed.clone(), key ->
+                    bricksignal.core.circuit.solve.Solution.of(Positions.apply(machine.circuit(), key)));
+        }
+    }
+}

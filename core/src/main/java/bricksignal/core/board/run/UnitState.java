@@ -1,0 +1,181 @@
+package bricksignal.core.board.run;
+
+import bricksignal.core.board.Board;
+import bricksignal.core.board.Env;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Input;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Quantity;
+import bricksignal.core.board.Region;
+import bricksignal.core.board.Rule;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.lamp.LampPattern;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** The changing half of a simulation: positions, inputs, board states and process values of one machine. */
+final class UnitState {
+
+    private final Machine machine;
+    private final Simulation.Solutions solutions;
+    private final BitSet closed;
+    private final BitSet blown = new BitSet();
+    private final Map<String, String> states = new LinkedHashMap<>();
+    private final Map<String, Double> entered = new LinkedHashMap<>();
+    private final Map<String, Boolean> inputs = new LinkedHashMap<>();
+    private final Map<String, Double> values = new LinkedHashMap<>();
+    private final Map<String, Motion> motions = new LinkedHashMap<>();
+    private Solution solution;
+    private boolean powered;
+
+    UnitState(Machine machine, Simulation.Solutions solutions) {
+        this.machine = machine;
+        this.solutions = solutions;
+        this.closed = Positions.of(machine.circuit());
+        values.putAll(machine.parameters());
+        machine.held().forEach((action, value) -> values.put("action." + action, value));
+        machine.board().inputs().forEach(input -> inputs.put(input.id(), false));
+        machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
+        restart(0);
+        solution = solutions.of(closed);
+    }
+
+    void act(Scenario.Step step) {
+        if (!machine.held().containsKey(step.action())) {
+            values.put("action." + step.action(), step.value());
+        }
+    }
+
+    /** Moves the contacts that follow a condition, solves the circuit, blows fuses. */
+    boolean solve(double time) {
+        BitSet before = (BitSet) closed.clone();
+        Env env = snapshot(time).at(time);
+        List<Element> elements = machine.circuit().elements();
+        for (int i = 0; i < elements.size(); i++) {
+            if (machine.rules().get(elements.get(i).id()) instanceof Rule.Follows follows) {
+                closed.set(i, follows.closed().holds(env));
+            }
+        }
+        closed.andNot(blown);
+        solution = solutions.of(closed);
+        for (int i = 0; i < elements.size(); i++) {
+            if (elements.get(i) instanceof Element.Conductor c && closed.get(i)
+                    && solution.amps(c.id()).magnitude() > c.fuseAmps()) {
+                blown.set(i);
+            }
+        }
+        return !before.equals(closed) || closed.intersects(blown);
+    }
+
+    /** Reads the board's supply and inputs. */
+    boolean sense() {
+        Board board = machine.board();
+        boolean nowPowered = solution.volts(board.supplyPlus(), board.supplyMinus()).magnitude() >= board.supplyVolts();
+        boolean changed = nowPowered != powered;
+        powered = nowPowered;
+        for (Input input : board.inputs()) {
+            double sensed = sensed(input);
+            boolean was = inputs.get(input.id());
+            boolean is = was ? sensed > input.off() : sensed >= input.on();
+            inputs.put(input.id(), is);
+            changed |= was != is;
+        }
+        return changed;
+    }
+
+    private double sensed(Input input) {
+        return input instanceof Input.Voltage v ? solution.volts(v.plus(), v.minus()).magnitude()
+                : Math.abs(solution.directAmps(((Input.FlameCurrent) input).element()));
+    }
+
+    /** Sends process values where they now go. */
+    boolean move(double time) {
+        Env env = snapshot(time).at(time);
+        boolean changed = false;
+        for (Quantity quantity : machine.process()) {
+            Motion old = motions.get(quantity.id());
+            for (Quantity.Move move : quantity.moves()) {
+                if (move.when().holds(env)) {
+                    double target = move.target().value(env);
+                    double tau = move.tau().value(env);
+                    if (target != old.target() || tau != old.tau()) {
+                        motions.put(quantity.id(), new Motion(old.at(time), target, tau, time));
+                        changed = true;
+                    }
+                    break;
+                }
+            }
+        }
+        return changed;
+    }
+
+    /** Lets each region of the board take one step. */
+    boolean decide(double time) {
+        if (!powered) {
+            boolean wasElsewhere = machine.board().regions().stream()
+                    .anyMatch(region -> !region.initial().id().equals(states.get(region.id())));
+            restart(time);
+            return wasElsewhere;
+        }
+        boolean changed = false;
+        for (Region region : machine.board().regions()) {
+            Env env = snapshot(time).at(time, region.id());
+            for (Region.Transition way : region.state(states.get(region.id())).transitions()) {
+                if (way.when().holds(env)) {
+                    way.sets().forEach((counter, expr) -> values.put(counter, expr.value(env)));
+                    states.put(region.id(), way.to());
+                    entered.put(region.id(), time);
+                    changed = true;
+                    break;
+                }
+            }
+        }
+        return changed;
+    }
+
+    /** Moves limits and pressure switches. */
+    boolean latch(double time) {
+        Env env = snapshot(time).at(time);
+        boolean changed = false;
+        List<Element> elements = machine.circuit().elements();
+        for (int i = 0; i < elements.size(); i++) {
+            if (machine.rules().get(elements.get(i).id()) instanceof Rule.Latches latches) {
+                Expr closes = latches.closes();
+                boolean was = closed.get(i);
+                boolean is = was ? !latches.opens().holds(env) : closes != null && closes.holds(env);
+                closed.set(i, is);
+                changed |= was != is;
+            }
+        }
+        return changed;
+    }
+
+    Snapshot snapshot(double time) {
+        Set<String> outputs = new LinkedHashSet<>();
+        LampPattern lamp = LampPattern.OFF;
+        if (powered) {
+            for (Region region : machine.board().regions()) {
+                Region.State current = region.state(states.get(region.id()));
+                outputs.addAll(current.outputs());
+                LampPattern shown = current.lamp();
+                lamp = shown == null ? lamp : shown;
+            }
+        }
+        return new Snapshot(time, solution == null ? solutions.of(closed) : solution, powered, new LinkedHashMap<>(states),
+                new LinkedHashMap<>(entered), new LinkedHashMap<>(inputs), outputs, lamp, new LinkedHashMap<>(values),
+                new LinkedHashMap<>(motions));
+    }
+
+    private void restart(double time) {
+        values.putAll(machine.counters());
+        for (Region region : machine.board().regions()) {
+            states.put(region.id(), region.initial().id());
+            entered.put(region.id(), time);
+        }
+    }
+}

@@ -1,0 +1,159 @@
+package bricksignal.core.circuit.solve;
+
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The matrix of one analysis by modified nodal analysis (Ho, Ruehli and Brennan, 1975): one row for each net but the
+ * reference, one for the current of each branch that is not an admittance. Conductors are branches with a current of their
+ * own, because as conductances they leave a floating net wrong by millivolts.
+ */
+final class Network {
+
+    /** Every net leaks this much to the reference, in siemens, so that a floating net has a defined voltage. */
+    static final double LEAK_SIEMENS = 1e-9;
+
+    private static final double REGULAR_OHMS = 1e-6;
+
+    private final Map<String, Integer> netIndex = new LinkedHashMap<>();
+    private final Map<String, Integer> branchIndex = new LinkedHashMap<>();
+    private final double[][] matrix;
+    private final double[] rightHandSide;
+    private final double extraOhms;
+
+    private Network(Circuit circuit, List<Element> branches, double extraOhms) {
+        int next = 0;
+        for (String net : circuit.nets()) {
+            netIndex.put(net, net.equals(circuit.reference()) ? -1 : next++);
+        }
+        for (Element branch : branches) {
+            branchIndex.put(branch.id(), next++);
+        }
+        this.extraOhms = extraOhms;
+        matrix = new double[next][2 * next];
+        rightHandSide = new double[2 * next];
+        for (int net : netIndex.values()) {
+            add(net, net, LEAK_SIEMENS, 0);
+        }
+    }
+
+    /** Phasors at line frequency. */
+    static Analysis alternating(Circuit circuit) {
+        List<Element> branches = circuit.elements().stream().filter(Network::isBranch).toList();
+        return analyse(circuit, branches, (network, element) -> network.stampAlternating(element, circuit.hertz()));
+    }
+
+    /** Direct current; {@code flameVolts} gives for each lit flame the RMS voltage across it. */
+    static Analysis direct(Circuit circuit, Map<String, Double> flameVolts) {
+        List<Element> branches = circuit.elements().stream()
+                .filter(element -> isBranch(element) && !(element instanceof Element.Transformer)).toList();
+        return analyse(circuit, branches, (network, element) -> network.stampDirect(element, flameVolts));
+    }
+
+    private interface Stamp {
+        void on(Network network, Element element);
+    }
+
+    private static Analysis analyse(Circuit circuit, List<Element> branches, Stamp stamp) {
+        Analysis exact = attempt(circuit, branches, stamp, 0);
+        return exact.singular() ? attempt(circuit, branches, stamp, REGULAR_OHMS) : exact;
+    }
+
+    private static Analysis attempt(Circuit circuit, List<Element> branches, Stamp stamp, double extraOhms) {
+        Network network = new Network(circuit, branches, extraOhms);
+        circuit.elements().forEach(element -> stamp.on(network, element));
+        return new Analysis(network.netIndex, network.branchIndex, ComplexLu.factor(network.matrix),
+                network.rightHandSide, extraOhms > 0);
+    }
+
+    private static boolean isBranch(Element element) {
+        return element instanceof Element.Source
+                || element instanceof Element.Conductor conductor && conductor.closed()
+                || element instanceof Element.Transformer transformer && !transformer.open();
+    }
+
+    private void stampAlternating(Element element, double hertz) {
+        if (element instanceof Element.Source source) {
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), source.volts());
+        } else if (element instanceof Element.Conductor wire && wire.closed()) {
+            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0);
+        } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
+            Phasor y = new Phasor(1, 0).over(new Phasor(load.ohms(), load.reactanceOhms()));
+            admittance(load.a(), load.b(), y.re(), y.im());
+        } else if (element instanceof Element.Capacitor capacitor) {
+            admittance(capacitor.a(), capacitor.b(), 0, 2 * Math.PI * hertz * capacitor.farads());
+        } else if (element instanceof Element.FlamePath flame && flame.lit()) {
+            admittance(flame.rod(), flame.burner(), 1 / flame.ohms(), 0);
+        } else if (element instanceof Element.Transformer transformer && !transformer.open()) {
+            transformer(transformer);
+        }
+    }
+
+    private void stampDirect(Element element, Map<String, Double> flameVolts) {
+        if (element instanceof Element.Source source) {
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), 0);
+        } else if (element instanceof Element.Conductor wire && wire.closed()) {
+            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0);
+        } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
+            admittance(load.a(), load.b(), 1 / load.ohms(), 0);
+        } else if (element instanceof Element.FlamePath flame && flame.lit()) {
+            admittance(flame.rod(), flame.burner(), 1 / flame.ohms(), 0);
+            double amps = Element.FlamePath.HALF_WAVE_MEAN * flameVolts.getOrDefault(flame.id(), 0.0) / flame.ohms();
+            inject(flame.rod(), -amps);
+            inject(flame.burner(), amps);
+        } else if (element instanceof Element.Transformer transformer && !transformer.open()) {
+            admittance(transformer.p1(), transformer.p2(), 1 / transformer.primaryOhms(), 0);
+            admittance(transformer.s1(), transformer.s2(), 1 / transformer.ohms(), 0);
+        }
+    }
+
+    /** Row: v(a) - v(b) - ohms i = volts; the current i enters the element at a. */
+    private void branch(String id, String a, String b, double ohms, double volts) {
+        int i = branchIndex.get(id);
+        couple(netIndex.get(a), i, 1);
+        couple(netIndex.get(b), i, -1);
+        add(i, i, -(ohms + extraOhms), 0);
+        rightHandSide[2 * i] = volts;
+    }
+
+    /** Row: v(s1) - v(s2) - (v(p1) - v(p2)) / ratio - ohms i = 0; i enters at s1 and leaves p1 divided by the ratio. */
+    private void transformer(Element.Transformer t) {
+        int i = branchIndex.get(t.id());
+        couple(netIndex.get(t.s1()), i, 1);
+        couple(netIndex.get(t.s2()), i, -1);
+        couple(netIndex.get(t.p1()), i, -1 / t.ratio());
+        couple(netIndex.get(t.p2()), i, 1 / t.ratio());
+        add(i, i, -(t.ohms() + extraOhms), 0);
+    }
+
+    private void admittance(String a, String b, double re, double im) {
+        int i = netIndex.get(a);
+        int j = netIndex.get(b);
+        add(i, i, re, im);
+        add(j, j, re, im);
+        add(i, j, -re, -im);
+        add(j, i, -re, -im);
+    }
+
+    private void inject(String net, double amps) {
+        int i = netIndex.get(net);
+        if (i >= 0) {
+            rightHandSide[2 * i] += amps;
+        }
+    }
+
+    private void couple(int net, int branch, double weight) {
+        add(net, branch, weight, 0);
+        add(branch, net, weight, 0);
+    }
+
+    private void add(int row, int column, double re, double im) {
+        if (row >= 0 && column >= 0) {
+            matrix[row][2 * column] += re;
+            matrix[row][2 * column + 1] += im;
+        }
+    }
+}

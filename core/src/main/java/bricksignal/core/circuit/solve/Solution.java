@@ -1,0 +1,120 @@
+package bricksignal.core.circuit.solve;
+
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The voltages and currents of a circuit in one state of its switches. Alternating values are RMS phasors at line
+ * frequency. The direct-current analysis is made when it is first asked for. Currents enter an element at its first net.
+ */
+public final class Solution {
+
+    /** How the answer was reached. */
+    public enum Status {
+        /** The equations had one solution. */
+        SOLVED,
+        /** Ideal sources or wires formed a loop; each got a microohm so that the answer is defined. */
+        REGULARISED
+    }
+
+    private final Circuit circuit;
+    private final Analysis alternating;
+    private @Nullable Analysis direct;
+
+    private Solution(Circuit circuit) {
+        this.circuit = circuit;
+        this.alternating = Network.alternating(circuit);
+    }
+
+    /** Solves the circuit as it stands. */
+    public static Solution of(Circuit circuit) {
+        return new Solution(circuit);
+    }
+
+    public Status status() {
+        return alternating.regularised() ? Status.REGULARISED : Status.SOLVED;
+    }
+
+    public Circuit circuit() {
+        return circuit;
+    }
+
+    /** Alternating voltage of a net against the reference. */
+    public Phasor volts(String net) {
+        return alternating.volts(net);
+    }
+
+    /** Alternating voltage from {@code minus} to {@code plus}. */
+    public Phasor volts(String plus, String minus) {
+        return alternating.volts(plus).minus(alternating.volts(minus));
+    }
+
+    /** Direct voltage from {@code minus} to {@code plus}. */
+    public double directVolts(String plus, String minus) {
+        return direct().volts(plus).minus(direct().volts(minus)).re();
+    }
+
+    /** Alternating current through an element, A RMS. */
+    public Phasor amps(String elementId) {
+        Element element = circuit.element(elementId);
+        if (element instanceof Element.Load load) {
+            return load.ohms() < Double.POSITIVE_INFINITY
+                    ? volts(load.a(), load.b()).over(new Phasor(load.ohms(), load.reactanceOhms())) : Phasor.ZERO;
+        }
+        if (element instanceof Element.Capacitor c) {
+            return volts(c.a(), c.b()).times(new Phasor(0, 2 * Math.PI * circuit.hertz() * c.farads()));
+        }
+        if (element instanceof Element.FlamePath flame) {
+            return flame.lit() ? volts(flame.rod(), flame.burner()).over(new Phasor(flame.ohms(), 0)) : Phasor.ZERO;
+        }
+        return alternating.branchAmps(elementId);
+    }
+
+    /** Direct current through an element, A. A transformer gives that of its secondary winding. */
+    public double directAmps(String elementId) {
+        Element element = circuit.element(elementId);
+        if (element instanceof Element.Load load) {
+            return load.ohms() < Double.POSITIVE_INFINITY ? directVolts(load.a(), load.b()) / load.ohms() : 0;
+        }
+        if (element instanceof Element.FlamePath flame) {
+            return flame.lit() ? directVolts(flame.rod(), flame.burner()) / flame.ohms()
+                    + Element.FlamePath.HALF_WAVE_MEAN * flameVolts().get(flame.id()) / flame.ohms() : 0;
+        }
+        if (element instanceof Element.Transformer t) {
+            return t.open() ? 0 : directVolts(t.s1(), t.s2()) / t.ohms();
+        }
+        return direct().branchAmps(elementId).re();
+    }
+
+    /** Impedance at line frequency seen between two nets, sources at zero, ohms. */
+    public Phasor impedance(String a, String b) {
+        return alternating.impedance(a, b);
+    }
+
+    /** Resistance to direct current seen between two nets, sources at zero, ohms. */
+    public double resistance(String a, String b) {
+        return direct().impedance(a, b).re();
+    }
+
+    private Analysis direct() {
+        Analysis known = direct;
+        if (known == null) {
+            known = Network.direct(circuit, flameVolts());
+            direct = known;
+        }
+        return known;
+    }
+
+    private Map<String, Double> flameVolts() {
+        Map<String, Double> volts = new LinkedHashMap<>();
+        for (Element element : circuit.elements()) {
+            if (element instanceof Element.FlamePath flame && flame.lit()) {
+                volts.put(flame.id(), volts(flame.rod(), flame.burner()).magnitude());
+            }
+        }
+        return volts;
+    }
+}

@@ -1,0 +1,129 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Test;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The belief over a pack's hypotheses after a list of observations, by Bayes' rule with independent observations. The
+ * order of the observations does not matter. Immutable.
+ */
+public final class Diagnosis {
+
+    private static final double LAMP_MISREAD = 0.04;
+    private static final double CONTRADICTS = 0.05;
+
+    private final CompiledPack pack;
+    private final List<Observation> observations;
+    private final double[] belief;
+
+    private Diagnosis(CompiledPack pack, List<Observation> observations) {
+        this.pack = pack;
+        this.observations = List.copyOf(observations);
+        this.belief = posterior();
+    }
+
+    /** The belief after these observations. */
+    public static Diagnosis of(CompiledPack pack, List<Observation> observations) {
+        return new Diagnosis(pack, observations);
+    }
+
+    public CompiledPack pack() {
+        return pack;
+    }
+
+    public List<Observation> observations() {
+        return observations;
+    }
+
+    /** The same with one observation more. */
+    public Diagnosis and(Observation observation) {
+        List<Observation> more = new ArrayList<>(observations);
+        more.add(observation);
+        return new Diagnosis(pack, more);
+    }
+
+    /** Probability of a hypothesis, by its place in the pack's list. */
+    public double belief(int hypothesis) {
+        return belief[hypothesis];
+    }
+
+    /** Hypotheses by falling probability, as places in the pack's list; equal ones keep the pack's order. */
+    public List<Integer> ranking() {
+        List<Integer> order = new ArrayList<>();
+        for (int h = 0; h < belief.length; h++) {
+            order.add(h);
+        }
+        order.sort(Comparator.comparingDouble((Integer h) -> -belief[h]));
+        return order;
+    }
+
+    /** True if a test has been answered. */
+    public boolean answered(Test test) {
+        return observations.stream().anyMatch(o -> o instanceof Observation.Reading r && r.test().equals(test)
+                || o instanceof Observation.Answer a && a.test().equals(test));
+    }
+
+    /**
+     * Likelihood of an observation under a hypothesis, up to a factor that is the same for all hypotheses.
+     *
+     * @param hypothesis place in the pack's list
+     */
+    public double likelihood(Observation observation, int hypothesis) {
+        if (observation instanceof Observation.Reading reading) {
+            return pack.errors().likelihood(reading.test(),
+                    (Prediction.Number) pack.predictions(reading.test()).get(hypothesis), reading.value());
+        }
+        if (observation instanceof Observation.Answer answer) {
+            return pack.errors().likelihood((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis),
+                    answer.yes());
+        }
+        Observation.Lamp lamp = (Observation.Lamp) observation;
+        double seen = 0;
+        for (Map.Entry<LampPattern, Double> share : pack.lampShares(hypothesis).entrySet()) {
+            seen += share.getValue() * lamp.weights().getOrDefault(share.getKey(), 0.0);
+        }
+        return (1 - LAMP_MISREAD) * seen + LAMP_MISREAD / (1 + lamp.weights().size());
+    }
+
+    /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
+    public List<Observation> contradictions() {
+        int top = ranking().get(0);
+        List<Observation> odd = new ArrayList<>();
+        for (Observation observation : observations) {
+            double best = 0;
+            for (int h = 0; h < belief.length; h++) {
+                best = Math.max(best, likelihood(observation, h));
+            }
+            if (likelihood(observation, top) < CONTRADICTS * best) {
+                odd.add(observation);
+            }
+        }
+        return odd;
+    }
+
+    private double[] posterior() {
+        int n = pack.hypotheses().size();
+        double[] log = new double[n];
+        double top = Double.NEGATIVE_INFINITY;
+        for (int h = 0; h < n; h++) {
+            log[h] = Math.log(pack.hypotheses().get(h).prior());
+            for (Observation observation : observations) {
+                log[h] += Math.log(likelihood(observation, h));
+            }
+            top = Math.max(top, log[h]);
+        }
+        double sum = 0;
+        for (int h = 0; h < n; h++) {
+            log[h] = Math.exp(log[h] - top);
+            sum += log[h];
+        }
+        for (int h = 0; h < n; h++) {
+            log[h] /= sum;
+        }
+        return log;
+    }
+}

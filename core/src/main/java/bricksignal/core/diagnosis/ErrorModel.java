@@ -1,0 +1,96 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.VirtualUnit;
+
+/**
+ * How far a reading may lie from the model without saying anything. Spreads are common practice, from memory: a service
+ * meter within one percent, a supply within five, parts within their own tolerance. A ghost on an open conductor depends
+ * on the lie of the cable and is spread widely.
+ *
+ * @param misread probability that a reading is simply wrong: other terminal, other range, other moment; 0 to 1
+ */
+public record ErrorModel(double misread) {
+
+    private static final double GHOST_OHMS = 200e3;
+    private static final double GHOST_SPREAD = 0.3;
+
+    public ErrorModel {
+        if (!(misread > 0 && misread < 1)) {
+            throw new IllegalArgumentException("misread probability is " + misread + "; it must lie between 0 and 1");
+        }
+    }
+
+    /** Two readings in a hundred wrong. */
+    public static ErrorModel defaults() {
+        return new ErrorModel(0.02);
+    }
+
+    /** The spread of a reading about what the virtual unit shows, one sigma, in the unit of the mode. */
+    public Prediction.Number spread(Test.Reading test, VirtualUnit.Shown shown) {
+        if (Double.isInfinite(shown.value())) {
+            return new Prediction.Number(Double.POSITIVE_INFINITY, 1);
+        }
+        double relative = test.tolerance() > 0 ? test.tolerance() : relative(test.mode());
+        if (shown.sourceOhms() > GHOST_OHMS) {
+            relative = Math.max(relative, GHOST_SPREAD);
+        }
+        return new Prediction.Number(shown.value(), Math.hypot(relative * shown.value(), floor(test.mode())));
+    }
+
+    /** Likelihood of a value, as a density in the unit of the mode; a share of misreads is spread over the display. */
+    public double likelihood(Test.Reading test, Prediction.Number expected, double value) {
+        double width = width(test.mode());
+        if (Double.isInfinite(value) || Double.isInfinite(expected.mean())) {
+            boolean same = Double.isInfinite(value) && Double.isInfinite(expected.mean());
+            return same ? (1 - misread) / width : misread / width;
+        }
+        double z = (value - expected.mean()) / expected.sigma();
+        double density = Math.exp(-z * z / 2) / (expected.sigma() * Math.sqrt(2 * Math.PI));
+        return (1 - misread) * density + misread / width;
+    }
+
+    /** Likelihood of an answer. */
+    public double likelihood(Prediction.Chance expected, boolean yes) {
+        double said = yes ? expected.yes() : 1 - expected.yes();
+        return (1 - misread) * said + misread / 2;
+    }
+
+    private static double relative(MeterMode mode) {
+        return switch (mode) {
+            case AC_VOLTS, AC_VOLTS_LOW_Z, DC_VOLTS -> 0.035;
+            case OHMS -> 0.15;
+            case DC_MICROAMPS -> 0.2;
+            case CLAMP_AMPS -> 0.15;
+            case MICROFARADS -> 0.05;
+            case INCHES_WC -> 0.07;
+            case FAHRENHEIT -> 0.06;
+        };
+    }
+
+    private static double floor(MeterMode mode) {
+        return switch (mode) {
+            case AC_VOLTS, AC_VOLTS_LOW_Z -> 0.4;
+            case DC_VOLTS -> 0.2;
+            case OHMS -> 0.4;
+            case DC_MICROAMPS -> 0.1;
+            case CLAMP_AMPS -> 0.05;
+            case MICROFARADS -> 0.1;
+            case INCHES_WC -> 0.02;
+            case FAHRENHEIT -> 2;
+        };
+    }
+
+    private static double width(MeterMode mode) {
+        return switch (mode) {
+            case AC_VOLTS, AC_VOLTS_LOW_Z, DC_VOLTS -> 150;
+            case OHMS -> 500;
+            case DC_MICROAMPS -> 20;
+            case CLAMP_AMPS -> 20;
+            case MICROFARADS -> 50;
+            case INCHES_WC -> 5;
+            case FAHRENHEIT -> 300;
+        };
+    }
+}

@@ -1,0 +1,37 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Test;
+import java.util.Map;
+
+/** One thing a technician found. */
+public sealed interface Observation {
+
+    /**
+     * The lamp as found.
+     *
+     * @param weights for each pattern how likely it was this one; they need not sum to one, the rest is "none of these"
+     */
+    record Lamp(Map<LampPattern, Double> weights) implements Observation {
+        public Lamp {
+            weights = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(weights));
+        }
+    }
+
+    /**
+     * A number read.
+     *
+     * @param value in the unit of the mode; infinite for an open resistance, never NaN
+     */
+    record Reading(Test.Reading test, double value) implements Observation {
+        public Reading {
+            if (Double.isNaN(value)) {
+                throw new IllegalArgumentException("reading '" + test.id() + "' is not a number");
+            }
+        }
+    }
+
+    /** A question answered. */
+    record Answer(Test.Check test, boolean yes) implements Observation {
+    }
+}

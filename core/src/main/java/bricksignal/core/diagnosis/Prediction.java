@@ -1,0 +1,22 @@
+package bricksignal.core.diagnosis;
+
+/** What one test would show if one hypothesis were true. */
+public sealed interface Prediction {
+
+    /**
+     * A number, spread by the meter, the supply and the parts' own tolerance.
+     *
+     * @param mean in the unit of the mode; infinite for an open resistance
+     * @param sigma standard deviation, above 0
+     */
+    record Number(double mean, double sigma) implements Prediction {
+    }
+
+    /**
+     * A yes or no.
+     *
+     * @param yes probability of yes, 0 to 1
+     */
+    record Chance(double yes) implements Prediction {
+    }
+}

@@ -1,0 +1,74 @@
+package bricksignal.core.diagnosis.advice;
+
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.ProofItem;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Where a visit stands: what can be said, and what to do next. While other causes are open the planner leads; when the
+ * cause is all but certain the cheapest missing proof comes first.
+ *
+ * @param verdict what can be said now
+ * @param purpose why the first proposal is made
+ * @param proposals tests worth making, best first; empty when nothing more can be told
+ */
+public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals) {
+
+    /** Why a test is proposed. */
+    public enum Purpose {
+        /** It tells suspects apart. */
+        SPLIT,
+        /** It is missing before the part may be condemned. */
+        PROVE,
+        /** Nothing more is needed. */
+        NONE
+    }
+
+    public Advice {
+        proposals = List.copyOf(proposals);
+    }
+
+    /** What to do next. */
+    public static Advice of(Diagnosis diagnosis, Planner planner, Setup standing) {
+        Verdict verdict = ProofGate.verdict(diagnosis);
+        List<Proposal> splitting = planner.proposals(diagnosis, standing);
+        if (verdict.status() == Verdict.Status.PROVEN) {
+            return new Advice(verdict, Purpose.NONE, splitting);
+        }
+        if (verdict.status() == Verdict.Status.INDICATED) {
+            List<Proposal> proving = proving(diagnosis, planner, standing, verdict);
+            if (!proving.isEmpty()) {
+                List<Proposal> all = new ArrayList<>(proving);
+                List<Test> first = proving.stream().map(Proposal::test).toList();
+                splitting.stream().filter(proposal -> !first.contains(proposal.test())).forEach(all::add);
+                return new Advice(verdict, Purpose.PROVE, all);
+            }
+        }
+        return new Advice(verdict, splitting.isEmpty() ? Purpose.NONE : Purpose.SPLIT, splitting);
+    }
+
+    /** True when the visit can be brought to a verdict: proven, or nothing left that could tell more. */
+    public boolean done() {
+        return verdict.status() == Verdict.Status.PROVEN || proposals.isEmpty();
+    }
+
+    /** For each missing proof its cheapest test from how the unit stands, cheapest first. */
+    private static List<Proposal> proving(Diagnosis diagnosis, Planner planner, Setup standing, Verdict verdict) {
+        List<Proposal> proving = new ArrayList<>();
+        for (ProofItem item : verdict.items()) {
+            item.tests().stream().map(id -> diagnosis.pack().test(id)).filter(test -> !diagnosis.answered(test))
+                    .map(test -> planner.weigh(test, diagnosis, standing))
+                    .min(Comparator.comparingDouble(Proposal::minutes)).ifPresent(proving::add);
+        }
+        proving.sort(Comparator.comparingDouble(Proposal::minutes));
+        return proving;
+    }
+}

@@ -1,0 +1,164 @@
+package bricksignal.core.diagnosis.proof;
+
+import bricksignal.core.board.Board;
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Input;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Rule;
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What condemns a board, derived from the model: its supply is good, every input that the failed stage needs is proven at
+ * the board's own pins, the output is measured dead there at the right moment, its load is known not to be shorted, and the
+ * connectors on the way were reseated. Common practice of careful technicians; no published source.
+ */
+final class BoardProof {
+
+    private static final double DEAD_SHARE = 0.2;
+    private static final double LIVE_SHARE = 0.8;
+
+    private final CompiledPack pack;
+    private final Log log;
+    private final Machine machine;
+    private final Circuit circuit;
+    private final Board board;
+    private final List<ProofItem> items = new ArrayList<>();
+    private final Set<String> boardNets = new LinkedHashSet<>();
+
+    private BoardProof(Diagnosis diagnosis) {
+        this.pack = diagnosis.pack();
+        this.log = new Log(diagnosis);
+        this.machine = pack.model().machine();
+        this.circuit = machine.circuit();
+        this.board = machine.board();
+    }
+
+    static List<ProofItem> items(Diagnosis diagnosis, Hypothesis hypothesis) {
+        BoardProof proof = new BoardProof(diagnosis);
+        proof.supply();
+        for (Effect effect : hypothesis.fault().effects()) {
+            if (effect instanceof Effect.InputDeaf deaf) {
+                proof.input(proof.board.input(deaf.input()), null);
+            } else if (effect instanceof Effect.OnElement on
+                    && proof.circuit.element(on.element()) instanceof Element.Conductor contact) {
+                proof.contact(contact, on.mode());
+            }
+        }
+        proof.connectors();
+        return proof.items;
+    }
+
+    private void supply() {
+        boardNets.add(board.supplyPlus());
+        items.add(log.item("Supply and common good at the board", test -> Log.volts(test, board.supplyPlus(),
+                board.supplyMinus()) && log.healthy(test) >= board.supplyVolts(),
+                (test, value) -> value >= board.supplyVolts()));
+    }
+
+    /** A contact of the board that does not do what the logic tells it. */
+    private void contact(Element.Conductor contact, Effect.Mode mode) {
+        Expr energised = machine.rules().get(contact.id()) instanceof Rule.Follows follows ? follows.closed() : Expr.TRUE;
+        boolean dead = mode == Effect.Mode.OPEN;
+        if (dead) {
+            needs(energised).forEach(input -> input(input, energised));
+        }
+        output(contact, dead);
+        if (dead) {
+            load(contact);
+        }
+    }
+
+    /** The inputs that the healthy board senses while it energises this output. */
+    private List<Input> needs(Expr energised) {
+        return pack.healthy().usualRun().first(energised).map(interval -> board.inputs().stream()
+                .filter(input -> interval.unit().inputs().get(input.id())).toList()).orElse(List.of());
+    }
+
+    private void input(Input input, @org.jspecify.annotations.Nullable Expr during) {
+        if (input instanceof Input.Voltage v) {
+            boardNets.add(v.plus());
+            items.add(log.item("Input " + label(v.plus()) + " proven at the board's own pin",
+                    test -> Log.volts(test, v.plus(), v.minus()) && log.healthy(test) >= onVolts(v),
+                    (test, value) -> value >= onVolts(v)));
+        } else if (during == null) {
+            Input.FlameCurrent flame = (Input.FlameCurrent) input;
+            double needed = machine.board().input(flame.id()).on() * 1e6;
+            items.add(log.item("Flame current proven in series",
+                    test -> test.mode() == MeterMode.DC_MICROAMPS && test.place() instanceof Place.Through,
+                    (test, value) -> Math.abs(value) >= needed));
+        }
+    }
+
+    /** The threshold of the healthy board: a deaf input in the hypothesis has none. */
+    private double onVolts(Input.Voltage input) {
+        return board.input(input.id()).on();
+    }
+
+    private void output(Element.Conductor contact, boolean dead) {
+        String net = contact.b();
+        boardNets.add(net);
+        String what = "Output " + label(net) + (dead ? " measured dead at the board at its moment"
+                : " measured live at the board when it should be dead");
+        items.add(log.item(what, test -> test.mode() == MeterMode.AC_VOLTS && at(test, net) && (dead
+                ? energisedAt(test, contact) && log.healthy(test) > 10 : log.healthy(test) < 5),
+                (test, value) -> dead ? value <= DEAD_SHARE * log.healthy(test) + 1 : value > 10));
+    }
+
+    private boolean energisedAt(Test.Reading test, Element.Conductor contact) {
+        return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.healthy().holds(follows.closed(),
+                pack.model().moment(test.moment()).scenario(), pack.momentSeconds(test.moment()));
+    }
+
+    private void load(Element.Conductor contact) {
+        Set<String> stops = Set.of(circuit.reference(), board.supplyMinus(), contact.a());
+        Set<String> nets = Wiring.reach(circuit, contact.b(), contact.id(), stops);
+        for (Element.Load load : Wiring.loads(circuit, nets)) {
+            ProofItem item = log.item("Load known not to be shorted or open: " + partLabel(load.id()),
+                    test -> Log.ohms(test, load.a(), load.b()),
+                    (test, value) -> value >= LIVE_SHARE / 2 * log.healthy(test) && !Double.isInfinite(value));
+            if (item.proven() || !item.tests().isEmpty()) {
+                items.add(item);
+            }
+        }
+    }
+
+    /** Connectors that carry what was measured at the board. */
+    private void connectors() {
+        for (UnitModel.Connector connector : pack.model().connectors()) {
+            boolean near = connector.conductors().stream()
+                    .anyMatch(id -> circuit.element(id).nets().stream().anyMatch(boardNets::contains));
+            ProofItem item = log.made("Reseated and wiggled: " + connector.label(), test -> test instanceof Test.Check c
+                    && c.sense() == Test.Sense.RESEAT && c.connector().equals(connector.id()));
+            if (near && (item.proven() || !item.tests().isEmpty())) {
+                items.add(item);
+            }
+        }
+    }
+
+    private static boolean at(Test.Reading test, String net) {
+        return test.place() instanceof Place.Across across && (across.red().equals(net) || across.black().equals(net));
+    }
+
+    private String label(String net) {
+        return pack.model().points().stream().filter(point -> point.net().equals(net)).findFirst()
+                .map(point -> point.label()).orElse(net);
+    }
+
+    private String partLabel(String element) {
+        return pack.model().parts().stream().filter(part -> part.elements().contains(element)).findFirst()
+                .map(part -> part.label()).orElse(element);
+    }
+}

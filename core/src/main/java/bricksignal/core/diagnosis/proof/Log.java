@@ -1,0 +1,67 @@
+package bricksignal.core.diagnosis.proof;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.diagnosis.plan.TestCost;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.BiPredicate;
+import java.util.function.Predicate;
+
+/** The readings of a visit, asked for proof: which test shows something, and does the log hold it. */
+final class Log {
+
+    private final Diagnosis diagnosis;
+
+    Log(Diagnosis diagnosis) {
+        this.diagnosis = diagnosis;
+    }
+
+    /** A proof item: some test of this kind must have been made and its value must say so. */
+    ProofItem item(String what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows) {
+        boolean proven = diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Reading r
+                && kind.test(r.test()) && shows.test(r.test(), r.value()));
+        return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
+    }
+
+    /** A proof item by an answer: the check was made, whatever came of it is in the belief. */
+    ProofItem made(String what, Predicate<Test> kind) {
+        boolean proven = diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Answer a
+                && kind.test(a.test()) || o instanceof Observation.Reading r && kind.test(r.test()));
+        return new ProofItem(what, proven, proven ? List.of() : cheapest(kind));
+    }
+
+    /** Tests of the pack of this kind, cheapest first, by id. */
+    List<String> cheapest(Predicate<Test> kind) {
+        CompiledPack pack = diagnosis.pack();
+        return pack.tests().stream().filter(kind)
+                .sorted(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)))
+                .map(Test::id).toList();
+    }
+
+    /** True for alternating volts between these two nets, either way round. */
+    static boolean volts(Test.Reading test, String a, String b) {
+        return (test.mode() == MeterMode.AC_VOLTS || test.mode() == MeterMode.AC_VOLTS_LOW_Z) && between(test, a, b);
+    }
+
+    /** True for a resistance between these two nets, either way round. */
+    static boolean ohms(Test.Reading test, String a, String b) {
+        return test.mode() == MeterMode.OHMS && between(test, a, b);
+    }
+
+    /** What a healthy unit shows in this test, or NaN for an answer. */
+    double healthy(Test.Reading test) {
+        return ((Prediction.Number) diagnosis.pack().healthyPrediction(test)).mean();
+    }
+
+    private static boolean between(Test.Reading test, String a, String b) {
+        return test.place() instanceof Place.Across across
+                && (across.black().equals(a) && across.red().equals(b) || across.black().equals(b) && across.red().equals(a));
+    }
+}

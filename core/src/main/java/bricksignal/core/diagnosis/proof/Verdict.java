@@ -1,0 +1,37 @@
+package bricksignal.core.diagnosis.proof;
+
+import java.util.List;
+
+/**
+ * What can be said now.
+ *
+ * @param status how far it is proven
+ * @param group the leading hypothesis and those that no test can tell from it, as places in the pack's list
+ * @param probability of the group
+ * @param items what proof needs
+ * @param untested parts that never got power in this fault, so nobody knows whether they are sound, by id
+ */
+public record Verdict(Status status, List<Integer> group, double probability, List<ProofItem> items,
+        List<String> untested) {
+
+    /** How far a verdict is proven. */
+    public enum Status {
+        /** Probable enough and every proof stands in the log. */
+        PROVEN,
+        /** Probable enough; proof is missing. */
+        INDICATED,
+        /** Other causes are still open. */
+        NOT_YET
+    }
+
+    public Verdict {
+        group = List.copyOf(group);
+        items = List.copyOf(items);
+        untested = List.copyOf(untested);
+    }
+
+    /** The leading hypothesis, as a place in the pack's list. */
+    public int leader() {
+        return group.get(0);
+    }
+}

@@ -1,0 +1,38 @@
+package bricksignal.core.unit;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Machine;
+import java.util.List;
+
+/**
+ * Something that can be the matter.
+ *
+ * @param id its name
+ * @param label as people say it
+ * @param kind what sort of cause
+ * @param part the part at fault, by id
+ * @param weight prior weight against the other faults, above 0
+ * @param effects what it does to the machine; none for "nothing wrong now"
+ * @param remedy what to do
+ */
+public record Fault(String id, String label, Kind kind, String part, double weight, List<Effect> effects, String remedy) {
+
+    /** Sorts of cause. */
+    public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
+
+    public Fault {
+        effects = List.copyOf(effects);
+        if (!(weight > 0)) {
+            throw new IllegalArgumentException("fault '" + id + "': weight is " + weight + "; it must be above 0");
+        }
+    }
+
+    /** The machine with this fault in it. */
+    public Machine in(Machine healthy) {
+        Machine machine = healthy;
+        for (Effect effect : effects) {
+            machine = effect.apply(machine);
+        }
+        return machine;
+    }
+}

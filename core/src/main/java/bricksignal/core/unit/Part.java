@@ -1,0 +1,28 @@
+package bricksignal.core.unit;
+
+import java.util.List;
+
+/**
+ * A part that can be replaced or put right.
+ *
+ * @param id its name
+ * @param label as people say it
+ * @param kind what proof it needs
+ * @param price in the pack's currency, at least 0 (invented in every pack)
+ * @param minutes to exchange it, at least 0
+ * @param stocked whether a van usually has it
+ * @param elements the circuit elements it consists of
+ */
+public record Part(String id, String label, Kind kind, double price, double minutes, boolean stocked,
+        List<String> elements) {
+
+    /** Kinds of part. */
+    public enum Kind { BOARD, PART, WIRING, OPERATION }
+
+    public Part {
+        elements = List.copyOf(elements);
+        if (!(price >= 0) || !(minutes >= 0)) {
+            throw new IllegalArgumentException("part '" + id + "': price and minutes must be at least 0");
+        }
+    }
+}

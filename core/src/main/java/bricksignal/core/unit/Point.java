@@ -1,0 +1,27 @@
+package bricksignal.core.unit;
+
+import java.util.List;
+
+/**
+ * A place that a probe can touch.
+ *
+ * @param net the net of the circuit, also the point's name
+ * @param label what stands on the board or the part
+ * @param where where to find it
+ * @param colour conductor colour as the pack names it, or empty
+ * @param safety caution class, a key of the pack's cautions
+ * @param seconds to reach it, at least 0
+ * @param against the net that a voltage here is usually measured against
+ * @param moments the moments at which a voltage here is worth proposing
+ * @param side what it belongs to, as drawn: line, supply, board, chain, load, wall
+ */
+public record Point(String net, String label, String where, String colour, String safety, double seconds, String against,
+        List<String> moments, String side) {
+
+    public Point {
+        moments = List.copyOf(moments);
+        if (!(seconds >= 0)) {
+            throw new IllegalArgumentException("point '" + net + "': seconds is " + seconds + "; it must be at least 0");
+        }
+    }
+}

@@ -1,0 +1,56 @@
+package bricksignal.core.unit;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import bricksignal.core.board.Expr;
+
+/** Something a technician can do that tells something. */
+public sealed interface Test {
+
+    String id();
+
+    String label();
+
+    /** The moment of the run, by id. */
+    String moment();
+
+    /** Minutes beyond reaching the points and waiting for the moment, at least 0. */
+    double minutes();
+
+    /**
+     * A number off an instrument.
+     *
+     * @param setup how the unit stands
+     * @param tolerance relative spread of a sound part, one sigma; 0 takes that of the mode
+     */
+    record Reading(String id, String label, MeterMode mode, Place place, String moment, Setup setup, double minutes,
+            double tolerance) implements Test {
+        public Reading {
+            if (!(minutes >= 0) || !(tolerance >= 0)) {
+                throw new IllegalArgumentException("reading '" + id + "': minutes and tolerance must be at least 0");
+            }
+        }
+    }
+
+    /** The sense or hand a check uses. */
+    enum Sense { LOOK, SMELL, HEAR, FEEL, RESEAT, TRY }
+
+    /**
+     * A question with yes or no as the answer.
+     *
+     * @param when the condition of the unit that makes the answer yes, or null where only {@code tells} speaks
+     * @param tells for some faults, by id, the probability of yes
+     * @param otherwise probability of yes for every fault that neither speaks of, 0 to 1
+     * @param connector what is reseated, for {@link Sense#RESEAT}, or empty
+     */
+    record Check(String id, String label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
+            double otherwise, double minutes, String connector) implements Test {
+        public Check {
+            tells = Map.copyOf(tells);
+            if (!(otherwise >= 0 && otherwise <= 1)) {
+                throw new IllegalArgumentException("check '" + id + "': 'otherwise' is " + otherwise + "; it must be 0 to 1");
+            }
+        }
+    }
+}

@@ -1,0 +1,98 @@
+package bricksignal.core.unit;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.run.Scenario;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Predicate;
+
+/**
+ * A unit as its pack declares it: the one model that everything else is computed from. Lists keep the order of the pack.
+ *
+ * @param id name of the pack
+ * @param title as people say it
+ * @param duty what this board is responsible for, and what it is not
+ * @param machine the unit in good order
+ * @param connectors plugs that can be pulled or reseated, with the conductors they carry
+ * @param points places to probe
+ * @param scenarios what is done to the unit; the first is the usual one
+ * @param moments instants of those runs
+ * @param found the stretch of the first scenario, in seconds, in which a person arrives and sees the lamp
+ * @param readings measurements beyond a voltage at each point
+ * @param checks what can be looked at, heard, smelled, felt, tried
+ * @param stages names for parts of the run
+ * @param channels lines of the strip
+ * @param chart code chart
+ * @param parts what can be exchanged
+ * @param faults what can be the matter
+ * @param settings switches
+ * @param cautions by safety class
+ */
+public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
+        List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
+        List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Chart chart, List<Part> parts,
+        List<Fault> faults, List<Setting> settings, Map<String, String> cautions) {
+
+    /**
+     * A plug.
+     *
+     * @param conductors the elements that open when it is pulled
+     */
+    public record Connector(String id, String label, List<String> conductors) {
+    }
+
+    /** When the unit is found: from and to in seconds of the first scenario. */
+    public record Found(double from, double to) {
+    }
+
+    /**
+     * A named part of the run.
+     *
+     * @param when it lasts while this holds
+     * @param seen what a person sees, hears and feels
+     */
+    public record Stage(String id, String label, Expr when, String seen) {
+    }
+
+    /** A line of the strip: drawn while the condition holds. */
+    public record Channel(String id, String label, Expr when) {
+    }
+
+    /**
+     * A switch or jumper.
+     *
+     * @param parameter the machine's parameter it sets
+     * @param options position to value
+     */
+    public record Setting(String id, String label, String parameter, String unit, Map<String, Double> options,
+            String factory) {
+    }
+
+    public Point point(String net) {
+        return one(points, point -> point.net().equals(net), Point::net, net, "point");
+    }
+
+    public Part part(String partId) {
+        return one(parts, part -> part.id().equals(partId), Part::id, partId, "part");
+    }
+
+    public Fault fault(String faultId) {
+        return one(faults, fault -> fault.id().equals(faultId), Fault::id, faultId, "fault");
+    }
+
+    public Moment moment(String momentId) {
+        return one(moments, moment -> moment.id().equals(momentId), Moment::id, momentId, "moment");
+    }
+
+    public Connector connector(String connectorId) {
+        return one(connectors, c -> c.id().equals(connectorId), Connector::id, connectorId, "connector");
+    }
+
+    private <T> T one(Collection<T> all, Predicate<T> wanted, Function<T, String> name, String id, String what) {
+        return all.stream().filter(wanted).findFirst().orElseThrow(() -> new IllegalArgumentException("this unit has no "
+                + what + " '" + id + "'; it has " + String.join(", ", all.stream().map(name).toList())));
+    }
+}

@@ -1,0 +1,102 @@
+package bricksignal.core.unit;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.run.Scenario;
+import bricksignal.core.board.run.Simulation;
+import bricksignal.core.board.run.Snapshot;
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.Meter;
+import bricksignal.core.circuit.solve.Solution;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** A machine that was run through every scenario and can be measured at any moment. */
+public final class VirtualUnit {
+
+    private final UnitModel model;
+    private final Map<String, Timeline> runs = new LinkedHashMap<>();
+    private final Map<Circuit, Solution> rewired = new LinkedHashMap<>();
+
+    private VirtualUnit(UnitModel model, Machine machine) {
+        this.model = model;
+        List<Timeline> timelines = Simulation.run(machine, model.scenarios());
+        timelines.forEach(timeline -> runs.put(timeline.scenario().id(), timeline));
+    }
+
+    /** Runs a machine, the healthy one of the model or one with a fault in it. */
+    public static VirtualUnit of(UnitModel model, Machine machine) {
+        return new VirtualUnit(model, machine);
+    }
+
+    /** The run under a scenario. */
+    public Timeline run(String scenario) {
+        Timeline run = runs.get(scenario);
+        if (run == null) {
+            throw new IllegalArgumentException("this unit has no scenario '" + scenario + "'; it has " + runs.keySet());
+        }
+        return run;
+    }
+
+    /** The usual run: that of the first scenario. */
+    public Timeline usualRun() {
+        Scenario usual = model.scenarios().get(0);
+        return run(usual.id());
+    }
+
+    /** A reading: what the instrument shows, and what it is connected to. */
+    public record Shown(double value, double sourceOhms) {
+    }
+
+    /**
+     * What an instrument shows.
+     *
+     * @param at the moment, seconds into the run of that scenario
+     * @return value in the unit of the mode, and the impedance behind the two probes in ohms (0 where there are none)
+     */
+    public Shown read(Test.Reading reading, String scenario, double at) {
+        Snapshot unit = run(scenario).at(at).unit();
+        if (reading.place() instanceof Place.Gauge gauge) {
+            return new Shown(unit.at(at).value(gauge.quantity()), 0);
+        }
+        Solution solution = setUp(unit, reading.setup());
+        if (reading.place() instanceof Place.Through through) {
+            return new Shown(Meter.through(solution, reading.mode(), through.element()), 0);
+        }
+        Place.Across across = (Place.Across) reading.place();
+        double value = Meter.across(solution, reading.mode(), across.black(), across.red());
+        double ohms = reading.mode().dead() || value == 0 ? 0
+                : solution.impedance(across.black(), across.red()).magnitude();
+        return new Shown(value, ohms);
+    }
+
+    /** True if the condition of a check holds at that moment. */
+    public boolean holds(Expr condition, String scenario, double at) {
+        return condition.holds(run(scenario).at(at).unit().at(at));
+    }
+
+    /** The share of a span of time in which a condition holds, 0 to 1; for an instant it is 0 or 1. */
+    public double share(Expr condition, String scenario, double at, double span) {
+        return span > 0 ? run(scenario).share(condition, at, at + span) : holds(condition, scenario, at) ? 1 : 0;
+    }
+
+    private Solution setUp(Snapshot unit, Setup setup) {
+        if (setup.unplugged().isEmpty()) {
+            return unit.solution();
+        }
+        Set<String> open = new LinkedHashSet<>();
+        setup.unplugged().forEach(connector -> open.addAll(model.connector(connector).conductors()));
+        Circuit circuit = unit.solution().circuit();
+        List<Element> elements = new ArrayList<>();
+        for (Element element : circuit.elements()) {
+            elements.add(element instanceof Element.Conductor c && open.contains(c.id()) ? c.closed(false) : element);
+        }
+        return rewired.computeIfAbsent(circuit.with(elements), Solution::of);
+    }
+}

@@ -1,0 +1,104 @@
+package bricksignal.packs;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** A YAML document that is shaped as a pack should be, and on which line each of its values stands. */
+final class Document {
+
+    private static final YAMLMapper YAML = YAMLMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
+
+    private final JsonNode root;
+    private final Map<String, Integer> lines;
+
+    private Document(JsonNode root, Map<String, Integer> lines) {
+        this.root = root;
+        this.lines = lines;
+    }
+
+    /**
+     * Reads and checks the shape.
+     *
+     * @throws PackException if the text is not YAML or does not fit the schema
+     */
+    static Document read(String text) {
+        Document document;
+        try {
+            document = new Document(YAML.readTree(text), lines(text));
+        } catch (JacksonException broken) {
+            int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNr();
+            throw new PackException(List.of(new PackProblem(line, "/", "this is not YAML: " + firstLine(broken),
+                    "Mend the line; often it is an indent, a missing quote or a key written twice")));
+        }
+        List<PackProblem> problems = document.misfits();
+        if (!problems.isEmpty()) {
+            throw new PackException(problems);
+        }
+        return document;
+    }
+
+    JsonNode root() {
+        return root;
+    }
+
+    /** The line of a path, or of the nearest parent that is known. */
+    int line(String path) {
+        String at = path;
+        while (!at.isEmpty()) {
+            Integer line = lines.get(at);
+            if (line != null) {
+                return line;
+            }
+            at = at.substring(0, Math.max(0, at.lastIndexOf('/')));
+        }
+        return lines.getOrDefault("", 1);
+    }
+
+    private List<PackProblem> misfits() {
+        return Schema.INSTANCE.validate(root).stream().map(error -> {
+            String path = error.getInstanceLocation().toString();
+            return new PackProblem(line(path), path, error.getMessage(), "See docs/pack-format.md for what may stand here");
+        }).toList();
+    }
+
+    private static Map<String, Integer> lines(String text) {
+        Map<String, Integer> lines = new LinkedHashMap<>();
+        try (JsonParser parser = YAML.createParser(text)) {
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                String path = parser.streamReadContext().pathAsPointer().toString();
+                lines.putIfAbsent(path, parser.currentTokenLocation().getLineNr());
+            }
+        }
+        return lines;
+    }
+
+    private static String firstLine(JacksonException broken) {
+        String message = broken.getOriginalMessage() == null ? "it cannot be read" : broken.getOriginalMessage();
+        return message.lines().findFirst().orElse("it cannot be read");
+    }
+
+    /** The schema, read once. */
+    private static final class Schema {
+        private static final com.networknt.schema.Schema INSTANCE = load();
+
+        private static com.networknt.schema.Schema load() {
+            try (InputStream in = Document.class.getResourceAsStream("/packs/pack.schema.json")) {
+                return com.networknt.schema.SchemaRegistry
+                        .withDefaultDialect(com.networknt.schema.SpecificationVersion.DRAFT_2020_12).getSchema(in);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+}

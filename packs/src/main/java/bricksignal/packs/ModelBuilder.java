@@ -1,0 +1,194 @@
+package bricksignal.packs;
+
+import bricksignal.core.board.Board;
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Input;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Quantity;
+import bricksignal.core.board.Region;
+import bricksignal.core.board.Rule;
+import bricksignal.core.board.run.Scenario;
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Point;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+
+/** Translates the sections of a pack into the declared model. */
+final class ModelBuilder {
+
+    private final Section root;
+
+    ModelBuilder(Section root) {
+        this.root = root;
+    }
+
+    UnitModel build() {
+        Section found = root.at("found");
+        return new UnitModel(root.text("pack"), root.text("title"), root.text("duty").trim(), machine(),
+                root.each("connectors", e -> new UnitModel.Connector(e.getKey(), e.getValue().text("label"),
+                        e.getValue().texts("pins"))),
+                root.each("points", e -> point(e.getKey(), e.getValue())),
+                root.each("scenarios", e -> scenario(e.getKey(), e.getValue())),
+                root.each("moments", e -> moment(e.getKey(), e.getValue())),
+                new UnitModel.Found(found.number("from", 0), found.number("to", 0)),
+                root.each("readings", e -> reading(e.getKey(), e.getValue())),
+                root.each("checks", e -> check(e.getKey(), e.getValue())),
+                root.each("stages", e -> new UnitModel.Stage(e.getKey(), e.getValue().text("label"),
+                        e.getValue().condition("when"), e.getValue().text("seen"))),
+                root.each("channels", e -> new UnitModel.Channel(e.getKey(), e.getValue().text("label"),
+                        e.getValue().condition("when"))),
+                new Chart(root.each("chart", e -> new Chart.Code(LampPattern.parse(e.getKey()),
+                        e.getValue().text("condition"), e.getValue().texts("names")))),
+                root.each("parts", e -> part(e.getKey(), e.getValue())),
+                root.each("faults", e -> fault(e.getKey(), e.getValue())),
+                root.each("settings", e -> setting(e.getKey(), e.getValue())), cautions());
+    }
+
+    private Machine machine() {
+        Section line = root.at("line");
+        List<Element> elements = root.each("circuit", e -> element(e.getKey(), e.getValue()));
+        Circuit circuit = new Circuit(line.text("reference"), line.number("hertz", 0), elements);
+        Map<String, Rule> rules = new LinkedHashMap<>();
+        root.at("circuit").children().forEach((id, section) -> rule(id, section, rules));
+        Map<String, Double> parameters = new LinkedHashMap<>();
+        root.at("parameters").children().forEach((id, section) -> parameters.put(id, section.number("value", 0)));
+        return new Machine(circuit, rules, board(), root.each("process", e -> quantity(e.getKey(), e.getValue())),
+                parameters, counters(), Map.of());
+    }
+
+    private static Element element(String id, Section s) {
+        double ohms = s.number("ohms", 0);
+        return switch (s.text("is")) {
+            case "source" -> new Element.Source(id, s.text("plus"), s.text("minus"), s.number("volts", 0), ohms);
+            case "transformer" -> new Element.Transformer(id, s.text("p1"), s.text("p2"), s.text("s1"), s.text("s2"),
+                    s.number("ratio", 0), ohms, s.number("primaryOhms", 0), false);
+            case "load" -> new Element.Load(id, s.text("a"), s.text("b"), ohms, s.number("reactance", 0));
+            case "capacitor" -> new Element.Capacitor(id, s.text("a"), s.text("b"), s.number("microfarads", 0) * 1e-6);
+            case "flame" -> new Element.FlamePath(id, s.text("rod"), s.text("burner"), ohms, false);
+            default -> new Element.Conductor(id, s.text("a"), s.text("b"), ohms,
+                    s.flag("closed", !s.has("follows")), s.number("amps", Double.POSITIVE_INFINITY));
+        };
+    }
+
+    private static void rule(String id, Section s, Map<String, Rule> rules) {
+        if (s.has("follows")) {
+            rules.put(id, new Rule.Follows(s.condition("follows")));
+        } else if (s.has("opens")) {
+            rules.put(id, new Rule.Latches(s.condition("opens"), s.expression("closes")));
+        }
+    }
+
+    private Board board() {
+        Section supply = root.at("board").at("supply");
+        List<Input> inputs = root.at("board").each("inputs", e -> input(e.getKey(), e.getValue()));
+        List<Region> regions = root.at("board").each("regions", e -> new Region(e.getKey(),
+                e.getValue().children().entrySet().stream().map(s -> state(s.getKey(), s.getValue())).toList()));
+        return new Board(supply.text("plus"), supply.text("minus"), supply.number("volts", 0), inputs, regions);
+    }
+
+    private static Input input(String id, Section s) {
+        return s.has("through") ? new Input.FlameCurrent(id, s.text("through"), s.number("on", 0), s.number("off", 0))
+                : new Input.Voltage(id, s.text("plus"), s.text("minus"), s.number("on", 0), s.number("off", 0));
+    }
+
+    private static Region.State state(String id, Section s) {
+        LampPattern lamp = s.has("lamp") ? s.at("lamp").attempt(() -> LampPattern.parse(s.text("lamp"))) : null;
+        return new Region.State(id, new LinkedHashSet<>(s.texts("outputs")), lamp,
+                s.items("next").stream().map(ModelBuilder::transition).toList());
+    }
+
+    private static Region.Transition transition(Section s) {
+        Map<String, Expr> sets = new LinkedHashMap<>();
+        s.at("sets").children().keySet().forEach(counter -> sets.put(counter, s.at("sets").condition(counter)));
+        return new Region.Transition(s.condition("when"), s.text("to"), sets);
+    }
+
+    private Map<String, Double> counters() {
+        Map<String, Double> counters = new LinkedHashMap<>();
+        root.at("board").at("counters").children().forEach((id, s) -> counters.put(id, s.asNumber()));
+        return counters;
+    }
+
+    private static Quantity quantity(String id, Section s) {
+        return new Quantity(id, s.text("unit"), s.number("start", 0), s.items("moves").stream()
+                .map(m -> new Quantity.Move(m.condition("when"), m.condition("to"), m.condition("tau"))).toList());
+    }
+
+    private static Scenario scenario(String id, Section s) {
+        List<Scenario.Step> steps = s.items("steps").stream().flatMap(step -> step.children().entrySet().stream()
+                .filter(e -> !e.getKey().equals("at"))
+                .map(e -> new Scenario.Step(step.number("at", 0), e.getKey(), e.getValue().asNumber()))).toList();
+        return new Scenario(id, s.number("seconds", 0), steps);
+    }
+
+    private static Moment moment(String id, Section s) {
+        return new Moment(id, s.text("label"), s.text("scenario"), s.expression("during"), s.number("at", 0),
+                s.number("span", 0));
+    }
+
+    private static Point point(String net, Section s) {
+        return new Point(net, s.text("label"), s.text("where"), s.text("colour"), s.text("safety"), s.number("seconds", 0),
+                s.text("against"), s.texts("moments"), s.text("side"));
+    }
+
+    private static Test.Reading reading(String id, Section s) {
+        Place place = s.has("through") ? new Place.Through(s.text("through"))
+                : s.has("gauge") ? new Place.Gauge(s.text("gauge")) : new Place.Across(s.text("black"), s.text("red"));
+        return new Test.Reading(id, s.text("label"), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
+                new Setup(s.flag("powerOff", false), s.texts("unplug")), s.number("minutes", 0), s.number("tolerance", 0));
+    }
+
+    private static Test.Check check(String id, Section s) {
+        Map<String, Double> tells = new LinkedHashMap<>();
+        s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
+        return new Test.Check(id, s.text("label"), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
+                s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"));
+    }
+
+    private static Part part(String id, Section s) {
+        return new Part(id, s.text("label"), Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART"),
+                s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"));
+    }
+
+    private static Fault fault(String id, Section s) {
+        return new Fault(id, s.text("label"), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
+                s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), s.text("remedy"));
+    }
+
+    private static Effect effect(Section s) {
+        if (s.has("element")) {
+            return new Effect.OnElement(s.text("element"), Effect.Mode.valueOf(s.text("mode")), s.number("value", 0));
+        } else if (s.has("parameter")) {
+            return new Effect.OnParameter(s.text("parameter"), s.number("value", 0));
+        } else if (s.has("action")) {
+            return new Effect.OnAction(s.text("action"), s.number("value", 0));
+        }
+        return s.has("deaf") ? new Effect.InputDeaf(s.text("deaf")) : new Effect.BoardDead();
+    }
+
+    private static UnitModel.Setting setting(String id, Section s) {
+        Map<String, Double> options = new LinkedHashMap<>();
+        s.at("options").children().forEach((position, value) -> options.put(position, value.asNumber()));
+        return new UnitModel.Setting(id, s.text("label"), s.text("parameter"), s.text("unit"), options, s.text("factory"));
+    }
+
+    private Map<String, String> cautions() {
+        Map<String, String> cautions = new LinkedHashMap<>();
+        root.at("cautions").children().keySet().forEach(id -> cautions.put(id, root.at("cautions").text(id)));
+        return cautions;
+    }
+}

@@ -1,0 +1,203 @@
+package bricksignal.packs;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Region;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayDeque;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Does the model make sense: do its names exist, is every net joined, can every state be reached, is every output driven. */
+final class ModelChecks {
+
+    private final Section root;
+    private final UnitModel model;
+    private final Machine machine;
+    private final Set<String> elements;
+    private final Set<String> nets;
+
+    ModelChecks(Section root, UnitModel model) {
+        this.root = root;
+        this.model = model;
+        this.machine = model.machine();
+        this.elements = machine.circuit().elements().stream().map(Element::id)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        this.nets = new LinkedHashSet<>(machine.circuit().nets());
+    }
+
+    void run() {
+        danglingNets();
+        board();
+        names();
+        new ExpressionChecks(root, model).run();
+        faults();
+        marks();
+    }
+
+    private void danglingNets() {
+        machine.circuit().terminals().forEach((net, count) -> {
+            if (count == 1) {
+                Element only = machine.circuit().elements().stream().filter(e -> e.nets().contains(net)).findFirst()
+                        .orElseThrow();
+                root.at("circuit").at(only.id()).note("net '" + net + "' dangles: only element '" + only.id()
+                        + "' touches it", "Join it to another element, or correct its name" + maybe(net, nets));
+            }
+        });
+    }
+
+    private void board() {
+        Section supply = root.at("board").at("supply");
+        oneOf(supply, "plus", machine.board().supplyPlus(), nets, "net");
+        oneOf(supply, "minus", machine.board().supplyMinus(), nets, "net");
+        root.at("board").at("inputs").children().forEach((id, s) -> {
+            if (s.has("through")) {
+                oneOf(s, "through", s.text("through"), elements, "element");
+            } else if (s.has("plus") && s.has("minus")) {
+                oneOf(s, "plus", s.text("plus"), nets, "net");
+                oneOf(s, "minus", s.text("minus"), nets, "net");
+            } else {
+                s.note("input '" + id + "' senses nothing", "Give 'plus' and 'minus', or 'through'");
+            }
+        });
+        machine.board().regions().forEach(this::region);
+        outputs();
+    }
+
+    private void region(Region region) {
+        Section section = root.at("board").at("regions").at(region.id());
+        Set<String> known = region.states().stream().map(Region.State::id)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> reached = new LinkedHashSet<>(List.of(region.initial().id()));
+        Deque<String> open = new ArrayDeque<>(reached);
+        while (!open.isEmpty()) {
+            String from = open.pop();
+            List<Region.Transition> ways = region.state(from).transitions();
+            for (int i = 0; i < ways.size(); i++) {
+                String to = ways.get(i).to();
+                if (!known.contains(to)) {
+                    section.at(from).items("next").get(i).note("state '" + from + "' leads to '" + to
+                            + "', which does not exist", "Declare it, or correct the name" + maybe(to, known));
+                } else if (reached.add(to)) {
+                    open.push(to);
+                }
+            }
+        }
+        known.stream().filter(state -> !reached.contains(state)).forEach(state -> section.at(state).note("state '" + state
+                + "' cannot be reached from '" + region.initial().id() + "'", "Lead a transition to it, or take it out"));
+    }
+
+    private void outputs() {
+        Set<String> followed = new LinkedHashSet<>();
+        root.at("circuit").children().values().forEach(s -> {
+            if (s.has("follows")) {
+                s.condition("follows").names().stream().filter(n -> n.startsWith("out."))
+                        .forEach(n -> followed.add(n.substring(4)));
+            }
+        });
+        for (Region region : machine.board().regions()) {
+            for (Region.State state : region.states()) {
+                state.outputs().stream().filter(output -> !followed.contains(output)).forEach(output ->
+                        root.at("board").at("regions").at(region.id()).at(state.id()).note("output '" + output
+                                + "' drives nothing", "Let a contact follow 'out." + output + "'" + maybe(output, followed)));
+            }
+        }
+    }
+
+    private void names() {
+        Set<String> points = model.points().stream().map(p -> p.net()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> moments = model.moments().stream().map(m -> m.id()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> connectors = model.connectors().stream().map(c -> c.id()).collect(Collectors.toSet());
+        Set<String> parts = model.parts().stream().map(p -> p.id()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> scenarios = model.scenarios().stream().map(s -> s.id()).collect(Collectors.toSet());
+        Set<String> cautions = model.cautions().keySet();
+        each("connectors", (id, s) -> all(s, "pins", elements, "element"));
+        each("points", (id, s) -> {
+            oneOf(s, "", id, nets, "net");
+            oneOf(s, "against", s.text("against"), points, "point");
+            oneOf(s, "safety", s.text("safety"), cautions, "caution");
+            all(s, "moments", moments, "moment");
+        });
+        each("moments", (id, s) -> oneOf(s, "scenario", s.text("scenario"), scenarios, "scenario"));
+        each("readings", (id, s) -> {
+            oneOf(s, "moment", s.text("moment"), moments, "moment");
+            all(s, "unplug", connectors, "connector");
+            if (s.has("through")) {
+                oneOf(s, "through", s.text("through"), elements, "element");
+            } else if (!s.has("gauge")) {
+                oneOf(s, "black", s.text("black"), points, "point");
+                oneOf(s, "red", s.text("red"), points, "point");
+            }
+        });
+        Set<String> faults = model.faults().stream().map(f -> f.id()).collect(Collectors.toCollection(LinkedHashSet::new));
+        each("checks", (id, s) -> {
+            oneOf(s, "moment", s.text("moment"), moments, "moment");
+            s.at("tells").children().keySet().forEach(fault -> oneOf(s.at("tells"), fault, fault, faults, "fault"));
+            if (s.has("connector")) {
+                oneOf(s, "connector", s.text("connector"), connectors, "connector");
+            }
+        });
+        each("chart", (id, s) -> all(s, "names", parts, "part"));
+        each("parts", (id, s) -> all(s, "elements", elements, "element"));
+        each("faults", (id, s) -> oneOf(s, "part", s.text("part"), parts, "part"));
+        each("settings", (id, s) -> oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter"));
+    }
+
+    private void faults() {
+        model.faults().forEach(fault -> {
+            Section section = root.at("faults").at(fault.id());
+            for (Effect effect : fault.effects()) {
+                section.attempt(() -> effect.apply(machine));
+            }
+        });
+    }
+
+    private void marks() {
+        Set<String> marks = root.at("marks").children().keySet();
+        for (String part : List.of("circuit", "parameters", "process", "readings", "settings")) {
+            each(part, (id, s) -> oneOf(s, "mark", s.text("mark"), marks, "mark"));
+        }
+    }
+
+    private void each(String key, java.util.function.BiConsumer<String, Section> check) {
+        root.at(key).children().forEach(check);
+    }
+
+    private static void all(Section s, String key, Collection<String> known, String what) {
+        s.texts(key).forEach(name -> oneOf(s, key, name, known, what));
+    }
+
+    private static void oneOf(Section s, String key, String name, Collection<String> known, String what) {
+        if (!known.contains(name)) {
+            (key.isEmpty() ? s : s.at(key)).note("there is no " + what + " '" + name + "'",
+                    "Declare it, or correct the name" + maybe(name, known));
+        }
+    }
+
+    /** A known name that looks like the wrong one. */
+    static String maybe(String wrong, Collection<String> known) {
+        return known.stream().filter(name -> !name.equals(wrong) && (name.equalsIgnoreCase(wrong)
+                || name.length() > 2 && wrong.length() > 2 && (name.startsWith(wrong) || wrong.startsWith(name)
+                || name.regionMatches(true, 0, wrong, 0, Math.min(4, Math.min(name.length(), wrong.length()))))))
+                .findFirst().map(name -> ". Maybe '" + name + "'").orElse("");
+    }
+
+    /** What a name in an expression may be. */
+    static Map<String, Set<String>> prefixes(UnitModel model, Set<String> elements, Set<String> nets) {
+        Set<String> outputs = model.machine().board().regions().stream().flatMap(r -> r.states().stream())
+                .flatMap(s -> s.outputs().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> states = model.machine().board().regions().stream().flatMap(r -> r.states().stream()
+                .map(s -> r.id() + "." + s.id())).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> actions = model.scenarios().stream().flatMap(s -> s.steps().stream()).map(s -> s.action())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> inputs = model.machine().board().inputs().stream().map(i -> i.id())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        return Map.of("in", inputs, "out", outputs, "state", states, "amps", elements, "volts", nets, "action", actions);
+    }
+}

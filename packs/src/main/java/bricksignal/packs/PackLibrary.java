@@ -1,0 +1,56 @@
+package bricksignal.packs;
+
+import bricksignal.core.unit.UnitModel;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The packs that ship with the application. */
+public final class PackLibrary {
+
+    private static final List<String> SHIPPED = List.of("f1-furnace");
+
+    private final Map<String, UnitModel> models = new LinkedHashMap<>();
+
+    private PackLibrary() {
+        SHIPPED.forEach(id -> models.put(id, PackReader.read(text(id))));
+    }
+
+    /** Reads and validates every pack that ships. */
+    public static PackLibrary load() {
+        return new PackLibrary();
+    }
+
+    public List<UnitModel> models() {
+        return List.copyOf(models.values());
+    }
+
+    /**
+     * The model of that name.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public UnitModel model(String id) {
+        UnitModel model = models.get(id);
+        if (model == null) {
+            throw new IllegalArgumentException("there is no pack '" + id + "'; there are " + models.keySet());
+        }
+        return model;
+    }
+
+    /** The YAML text of a shipped pack. */
+    public static String text(String id) {
+        try (InputStream in = PackLibrary.class.getResourceAsStream("/packs/" + id + ".yaml")) {
+            if (in == null) {
+                throw new IllegalArgumentException("there is no pack '" + id + "'; shipped are " + SHIPPED);
+            }
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

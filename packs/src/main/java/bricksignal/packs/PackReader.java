@@ -1,0 +1,31 @@
+package bricksignal.packs;
+
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Reads a pack: YAML, then its shape, then its sense. All problems of a step are told at once. */
+public final class PackReader {
+
+    private PackReader() {
+    }
+
+    /**
+     * The unit model of a pack.
+     *
+     * @throws PackException if the text is not YAML, does not fit the schema, or does not make a unit
+     */
+    public static UnitModel read(String yaml) {
+        Document document = Document.read(yaml);
+        List<PackProblem> problems = new ArrayList<>();
+        Section root = new Section(document, document.root(), "", problems);
+        UnitModel model = root.attempt(() -> new ModelBuilder(root).build());
+        if (model != null && problems.isEmpty()) {
+            new ModelChecks(root, model).run();
+        }
+        if (model == null || !problems.isEmpty()) {
+            throw new PackException(problems);
+        }
+        return model;
+    }
+}
