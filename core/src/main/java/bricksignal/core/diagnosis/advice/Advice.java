@@ -28,6 +28,8 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         SPLIT,
         /** It is missing before the part may be condemned. */
         PROVE,
+        /** The verdict is proven, and still this test costs less than the mistakes it would prevent. */
+        CONFIRM,
         /** Nothing more is needed. */
         NONE
     }
@@ -41,7 +43,8 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         Verdict verdict = ProofGate.verdict(diagnosis);
         List<Proposal> splitting = planner.proposals(diagnosis, standing);
         if (verdict.status() == Verdict.Status.PROVEN) {
-            return new Advice(verdict, Purpose.NONE, splitting);
+            boolean saves = splitting.stream().anyMatch(proposal -> proposal.saving() > 0);
+            return new Advice(verdict, saves ? Purpose.CONFIRM : Purpose.NONE, splitting);
         }
         if (verdict.status() == Verdict.Status.INDICATED) {
             List<Proposal> proving = proving(diagnosis, planner, standing, verdict);
@@ -55,9 +58,9 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         return new Advice(verdict, splitting.isEmpty() ? Purpose.NONE : Purpose.SPLIT, splitting);
     }
 
-    /** True when the visit can be brought to a verdict: proven, or nothing left that could tell more. */
+    /** True when the visit can be brought to a verdict: proven with no test worth its cost, or nothing left to ask. */
     public boolean done() {
-        return verdict.status() == Verdict.Status.PROVEN || proposals.isEmpty();
+        return purpose == Purpose.NONE;
     }
 
     /** For each missing proof its cheapest test from how the unit stands, cheapest first. */

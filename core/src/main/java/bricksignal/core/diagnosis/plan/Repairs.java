@@ -9,16 +9,19 @@ import java.util.Map;
 /**
  * The repairs of a pack and the expected cost of making them one after the other, most probable for its cost first, until
  * the unit runs. With one fault and repairs of independent cost this order is the cheapest (Heckerman, Breese and
- * Rommelse, Decision-theoretic troubleshooting, 1995, section 2).
+ * Rommelse, Decision-theoretic troubleshooting, 1995, section 2). To that is added what it costs to have named the wrong
+ * part, if the most probable one were named now.
  */
 final class Repairs {
 
     private final int[] repairOf;
     private final double[] cost;
+    private final double mistakeCost;
 
-    private Repairs(int[] repairOf, double[] cost) {
+    private Repairs(int[] repairOf, double[] cost, double mistakeCost) {
         this.repairOf = repairOf;
         this.cost = cost;
+        this.mistakeCost = mistakeCost;
     }
 
     static Repairs of(CompiledPack pack, Policy policy) {
@@ -30,7 +33,7 @@ final class Repairs {
         }
         double[] cost = new double[index.size()];
         index.forEach((part, i) -> cost[i] = cost(pack.model().part(part), policy));
-        return new Repairs(repairOf, cost);
+        return new Repairs(repairOf, cost, policy.mistakeCost());
     }
 
     /** What exchanging a part and trying the unit costs. */
@@ -46,7 +49,7 @@ final class Repairs {
             p[repairOf[h]] += weights[h];
         }
         double remaining = total;
-        double expected = 0;
+        double expected = mistakeCost * (total - java.util.Arrays.stream(p).max().orElse(0));
         boolean[] done = new boolean[cost.length];
         for (int step = 0; step < cost.length; step++) {
             int best = -1;
