@@ -1,0 +1,25 @@
+package bricksignal.server;
+
+import org.springframework.http.CacheControl;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Every address of the web application is its one page; files with a hash in their name are kept for a year. */
+@Configuration
+class WebPages implements WebMvcConfigurer {
+
+    @Override
+    public void addViewControllers(ViewControllerRegistry registry) {
+        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**"}) {
+            registry.addViewController(path).setViewName("forward:/index.html");
+        }
+    }
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**").addResourceLocations("classpath:/static/assets/")
+                .setCacheControl(CacheControl.maxAge(java.time.Duration.ofDays(365)).cachePublic().immutable());
+    }
+}

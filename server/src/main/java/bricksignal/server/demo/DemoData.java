@@ -1,0 +1,106 @@
+package bricksignal.server.demo;
+
+import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
+import bricksignal.server.site.Site;
+import bricksignal.server.site.SiteUnit;
+import bricksignal.server.site.SiteUnits;
+import bricksignal.server.site.Sites;
+import bricksignal.server.visit.Entry;
+import bricksignal.server.visit.Evidence;
+import bricksignal.server.visit.Visit;
+import bricksignal.server.visit.VisitService;
+import bricksignal.server.visit.Visits;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Skerrow Sound, an archipelago with a service co-operative: invented people, places and jobs, loaded once. */
+@Component
+@ConditionalOnProperty("brick.demo")
+public class DemoData implements ApplicationRunner {
+
+    private static final String PASSWORD = "skerrow";
+    private static final String FURNACE = "f1-furnace";
+
+    private final Accounts accounts;
+    private final Sites sites;
+    private final SiteUnits units;
+    private final Visits visits;
+    private final VisitService service;
+    private final PasswordEncoder passwords;
+
+    DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, VisitService service,
+            PasswordEncoder passwords) {
+        this.accounts = accounts;
+        this.sites = sites;
+        this.units = units;
+        this.visits = visits;
+        this.service = service;
+        this.passwords = passwords;
+    }
+
+    /** All of it or nothing. */
+    @Override
+    @Transactional
+    public void run(ApplicationArguments args) {
+        if (accounts.count() == 0) {
+            load();
+        }
+    }
+
+    private void load() {
+        Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
+        Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
+        person("odile", "Odile Fenn", Account.Role.LEAD);
+        SiteUnit ferry = unit("Ferry waiting hall", "Pier 1, Skerrow", "Furnace, closet", "closet behind the ticket desk");
+        SiteUnit loft = unit("Net-mending loft", "Tarry Lane 4, Skerrow", "Furnace, loft", "under the stairs");
+        SiteUnit seeds = unit("Seed library", "Upper Green, Little Skerrow", "Furnace, stacks", "plant room");
+        SiteUnit climb = unit("Climbing hall", "Old Cannery, Holm", "Furnace, north wall", "mezzanine");
+        SiteUnit yard = unit("Boatyard cottage", "Slip Road, Holm", "Furnace, cellar", "cellar");
+        SiteUnit chandlery = unit("Chandlery", "Quay 7, Skerrow", "Furnace, store", "back store");
+        LocalDate today = LocalDate.now();
+        job(ferry, ines, "No heat. Inducer starts, then nothing. Lamp blinks.", today);
+        job(loft, ines, "No heat since last night, lamp is dark.", today);
+        job(climb, ines, "Starts, burns for a few seconds, goes out again.", today);
+        job(seeds, tobin, "Heats for some minutes, then cold air.", today);
+        job(chandlery, tobin, "Blower does not stop.", today);
+        visited(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)));
+    }
+
+    private Account person(String login, String name, Account.Role role) {
+        return accounts.save(new Account(UUID.randomUUID(), login, name, passwords.encode(PASSWORD), role));
+    }
+
+    private SiteUnit unit(String name, String address, String label, String location) {
+        Site site = sites.save(new Site(UUID.randomUUID(), name, address));
+        return units.save(new SiteUnit(UUID.randomUUID(), site, label, location, FURNACE));
+    }
+
+    private Visit job(SiteUnit unit, Account technician, String complaint, LocalDate day) {
+        return visits.save(new Visit(UUID.randomUUID(), unit, technician, complaint, day));
+    }
+
+    /** A visit of the past, with its log, that ended in an igniter. */
+    private void visited(Visit visit) {
+        entry(visit, Evidence.Kind.PATTERN, null, null, null, "7 flashes");
+        entry(visit, Evidence.Kind.ANSWER, "see-glow", null, false, null);
+        entry(visit, Evidence.Kind.READING, "v.hsi-plug.warm-up", "118.6", null, null);
+        entry(visit, Evidence.Kind.READING, "ohms-igniter", "OL", null, null);
+        service.close("ines", visit.id(), Visit.Outcome.FIXED, "Igniter replaced from the van; three cycles watched.");
+    }
+
+    private void entry(Visit visit, Evidence.Kind kind, @org.jspecify.annotations.Nullable String test,
+            @org.jspecify.annotations.Nullable String reading, @org.jspecify.annotations.Nullable Boolean yes,
+            @org.jspecify.annotations.Nullable String pattern) {
+        service.add("ines", visit.id(), new Entry(UUID.randomUUID(), kind, Instant.now(), null, test, null, null, null, null,
+                reading, yes, (List<Double>) null, pattern, null));
+    }
+}

@@ -1,0 +1,136 @@
+package bricksignal.server.diagnosis;
+
+import bricksignal.core.board.run.Snapshot;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Strip;
+import bricksignal.core.diagnosis.Wording;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.proof.ProofItem;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Ladder;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Makes the page of a diagnosis out of the findings. */
+final class DiagnosisPage {
+
+    private static final int MOST_OTHERS = 14;
+    private static final List<MeterMode> BETWEEN_POINTS = List.of(MeterMode.AC_VOLTS, MeterMode.AC_VOLTS_LOW_Z,
+            MeterMode.DC_VOLTS, MeterMode.OHMS);
+    private static final List<Test.Sense> BEFORE_POWER = List.of(Test.Sense.LOOK, Test.Sense.SMELL, Test.Sense.HEAR);
+    private static final String DEFER = "The maker's instructions, the local code and licensed practice come before anything "
+            + "said here. Safeties are never bypassed to run a unit.";
+
+    private final Findings findings;
+    private final Diagnosis diagnosis;
+    private final CompiledPack pack;
+    private final UnitModel model;
+    private final TestPage tests;
+    private final Planner planner;
+
+    DiagnosisPage(Findings findings) {
+        this.findings = findings;
+        this.diagnosis = findings.diagnosis();
+        this.pack = diagnosis.pack();
+        this.model = findings.model();
+        this.tests = new TestPage(diagnosis);
+        this.planner = Planner.of(pack, Policy.defaults());
+    }
+
+    DiagnosisView view() {
+        Advice advice = findings.advice();
+        LogPage log = new LogPage(diagnosis);
+        List<DiagnosisView.TestView> proposed = advice.proposals().stream().limit(MOST_OTHERS)
+                .map(proposal -> tests.view(advice.purpose(), proposal)).toList();
+        boolean ask = !advice.done() && !proposed.isEmpty();
+        DiagnosisView.TestView next = ask ? proposed.get(0) : null;
+        return new DiagnosisView(unit(), findings.entries().stream().map(log::view).toList(), suspects(), advice.purpose(),
+                next, ask ? proposed.subList(1, proposed.size()) : proposed, verdict(advice.verdict()),
+                Strip.of(diagnosis), ladder(next), diagnosis.contradictions().stream().map(log::what)
+                .filter(what -> !what.isEmpty()).toList());
+    }
+
+    private DiagnosisView.UnitView unit() {
+        return new DiagnosisView.UnitView(model.id(), model.title(), model.duty(),
+                model.chart().codes().stream().map(c -> new DiagnosisView.ChartView(c.pattern().text(), c.condition(),
+                        c.pattern().blinks())).toList(),
+                model.points().stream().map(p -> new DiagnosisView.PointView(p.net(), p.label(), p.where(), p.colour(),
+                        p.side(), p.against())).toList(),
+                model.moments().stream().map(m -> new DiagnosisView.MomentView(m.id(), m.label(),
+                        pack.momentSeconds(m.id()), tests.afterCall(pack.momentSeconds(m.id())))).toList(),
+                BETWEEN_POINTS.stream().map(m -> new DiagnosisView.ModeView(m, Wording.mode(m), m.unit())).toList(),
+                checksBefore(), model.stages().stream().map(s -> new DiagnosisView.StageView(s.id(), s.label(), s.seen()))
+                .toList(), DEFER);
+    }
+
+    /** What is looked at, smelled and heard before the power is touched, most telling first. */
+    private List<DiagnosisView.TestView> checksBefore() {
+        return model.checks().stream().filter(c -> c.moment().equals("found") && BEFORE_POWER.contains(c.sense())
+                        && !diagnosis.answered(c))
+                .map(c -> planner.weigh(c, diagnosis, Setup.AS_IT_IS))
+                .sorted(java.util.Comparator.comparingDouble((Proposal p) -> -p.bitsPerMinute()))
+                .map(p -> tests.view(Advice.Purpose.SPLIT, p)).toList();
+    }
+
+    private List<DiagnosisView.SuspectView> suspects() {
+        List<Observation> seen = diagnosis.observations();
+        Diagnosis before = seen.isEmpty() ? diagnosis : Diagnosis.of(pack, seen.subList(0, seen.size() - 1));
+        return diagnosis.ranking().stream().map(h -> {
+            Hypothesis hypothesis = pack.hypotheses().get(h);
+            return new DiagnosisView.SuspectView(hypothesis.id(), hypothesis.fault().label(), hypothesis.part().label(),
+                    hypothesis.fault().kind(), hypothesis.blamesBoard(), diagnosis.belief(h), before.belief(h),
+                    hypothesis.fault().remedy());
+        }).toList();
+    }
+
+    private DiagnosisView.VerdictView verdict(Verdict verdict) {
+        Hypothesis leader = pack.hypotheses().get(verdict.leader());
+        return new DiagnosisView.VerdictView(verdict.status(), leader.fault().label(), leader.part().label(),
+                leader.blamesBoard(), verdict.probability(),
+                verdict.group().stream().skip(1).map(h -> pack.hypotheses().get(h).fault().label()).toList(),
+                leader.fault().remedy(), verdict.items().stream().map(this::proof).toList(),
+                verdict.untested().stream().map(part -> model.part(part).label()).toList());
+    }
+
+    private DiagnosisView.ProofView proof(ProofItem item) {
+        DiagnosisView.TestView test = item.tests().isEmpty() ? null : tests.view(Advice.Purpose.PROVE,
+                planner.weigh(pack.test(item.tests().get(0)), diagnosis, Setup.AS_IT_IS));
+        return new DiagnosisView.ProofView(item.what(), item.proven(), test);
+    }
+
+    /** The drawing of the sound unit at the moment of the next test, with the last reading at each point. */
+    private List<DiagnosisView.RungView> ladder(DiagnosisView.@Nullable TestView next) {
+        double at = next == null ? pack.momentSeconds(model.moments().get(0).id()) : next.at();
+        String scenario = next == null ? model.moments().get(0).scenario()
+                : model.moment(pack.test(next.id()).moment()).scenario();
+        Snapshot unit = pack.healthy().run(scenario).at(at).unit();
+        Map<String, String> last = lastReadings();
+        return Ladder.of(model, unit).rungs().stream().map(rung -> new DiagnosisView.RungView(rung.side(),
+                rung.stops().stream().map(s -> new DiagnosisView.StopView(s.point().net(), s.point().label(),
+                        s.point().colour(), s.volts(), s.symbol(), s.element(), s.closed(), last.get(s.point().net())))
+                        .toList())).toList();
+    }
+
+    private Map<String, String> lastReadings() {
+        Map<String, String> last = new LinkedHashMap<>();
+        for (Observation observation : diagnosis.observations()) {
+            if (observation instanceof Observation.Reading reading && reading.test().place() instanceof Place.Across across) {
+                last.put(across.red(), Wording.value(reading.test().mode(), reading.value()));
+            }
+        }
+        return last;
+    }
+}

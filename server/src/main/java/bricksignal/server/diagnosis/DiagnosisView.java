@@ -1,0 +1,106 @@
+package bricksignal.server.diagnosis;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.Strip;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Ladder;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that a visit's page shows of the diagnosis.
+ *
+ * @param unit what the unit is
+ * @param log entries, oldest first
+ * @param suspects by falling probability
+ * @param purpose why the first test is proposed
+ * @param next the test to make next, or null when nothing more is to be asked
+ * @param others further tests worth making, best first
+ * @param verdict what can be said now
+ * @param strip the timing diagram
+ * @param ladder the drawing at the moment of the next test
+ * @param repeats readings that the leading suspect explains only as a misread
+ */
+public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> suspects, Advice.Purpose purpose,
+        @Nullable TestView next, List<TestView> others, VerdictView verdict, Strip strip, List<RungView> ladder,
+        List<String> repeats) {
+
+    /** The unit and what can be measured on it. */
+    public record UnitView(String pack, String title, String duty, List<ChartView> chart, List<PointView> points,
+            List<MomentView> moments, List<ModeView> modes, List<TestView> checksBefore, List<StageView> stages,
+            String defer) {
+    }
+
+    /** A line of the chart on the door. */
+    public record ChartView(String pattern, String condition, boolean blinks) {
+    }
+
+    /** A point to probe. */
+    public record PointView(String net, String label, String where, String colour, String side, String against) {
+    }
+
+    /** A moment of the run, with its time after the call where it has one. */
+    public record MomentView(String id, String label, double at, @Nullable Double afterCall) {
+    }
+
+    /** A setting of the meter that reads between two points. */
+    public record ModeView(MeterMode mode, String label, String unit) {
+    }
+
+    /** A stage of the sequence and what is seen. */
+    public record StageView(String id, String label, String seen) {
+    }
+
+    /** An entry of the log in words. */
+    public record LogView(UUID id, String kind, Instant madeAt, String what, String found, String explanation,
+            boolean counts, boolean correctable, @Nullable String test, List<WeightView> lamp) {
+    }
+
+    /** How likely a lamp pattern is after tapping. */
+    public record WeightView(String pattern, String condition, double weight) {
+    }
+
+    /** A suspect. */
+    public record SuspectView(String id, String label, String part, Fault.Kind kind, boolean board, double probability,
+            double before, String remedy) {
+    }
+
+    /** A test to make. */
+    public record TestView(String id, String title, String instruction, boolean reading, @Nullable String black,
+            @Nullable String red, @Nullable String gauge, @Nullable String mode, @Nullable String unit, boolean canReadOpen,
+            String moment, double at, @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes,
+            List<String> cautions, String brief, List<String> why, List<OutcomeView> outcomes) {
+    }
+
+    /** What a test may show. */
+    public record OutcomeView(String expected, @Nullable Double value, double probability, boolean sound,
+            List<String> suspects) {
+    }
+
+    /** What can be said now. */
+    public record VerdictView(Verdict.Status status, String label, String part, boolean board, double probability,
+            List<String> group, String remedy, List<ProofView> proof, List<String> untested) {
+    }
+
+    /** One thing that proof needs. */
+    public record ProofView(String what, boolean proven, @Nullable TestView test) {
+    }
+
+    /** A line of the drawing. */
+    public record RungView(String side, List<StopView> stops) {
+    }
+
+    /** A point of the drawing, with what leads to it. */
+    public record StopView(String net, String label, String colour, double volts, Ladder.Symbol symbol, String element,
+            boolean closed, @Nullable String lastReading) {
+    }
+
+    /** The page of a log. */
+    public static DiagnosisView of(Findings findings) {
+        return new DiagnosisPage(findings).view();
+    }
+}

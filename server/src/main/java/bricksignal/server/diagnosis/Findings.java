@@ -1,0 +1,42 @@
+package bricksignal.server.diagnosis;
+
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.server.visit.Entry;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a log says: its entries with what each observed, the belief, the advice.
+ *
+ * @param entries in the order received, taken-back ones too
+ */
+public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice) {
+
+    /**
+     * One entry of the log.
+     *
+     * @param observation what it tells the engine, or null for a note or a take-back
+     * @param counts whether it still stands: neither taken back nor replaced
+     */
+    public record Logged(Entry entry, @Nullable Observation observation, boolean counts) {
+    }
+
+    UnitModel model() {
+        return diagnosis.pack().model();
+    }
+
+    /** The verdict in one line, as it is kept when the visit is closed. */
+    public String verdictInWords() {
+        int leader = advice.verdict().leader();
+        String label = diagnosis.pack().hypotheses().get(leader).fault().label();
+        String status = switch (advice.verdict().status()) {
+            case PROVEN -> "proven";
+            case INDICATED -> "indicated, proof is missing";
+            case NOT_YET -> "not proven";
+        };
+        return label + " (" + status + ", " + Math.round(100 * advice.verdict().probability()) + " %)";
+    }
+}

@@ -1,0 +1,101 @@
+package bricksignal.server.diagnosis;
+
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.Wording;
+import bricksignal.core.lamp.LampDecoder;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.server.visit.Entry;
+import bricksignal.server.visit.Evidence;
+import java.util.List;
+import java.util.Map;
+
+/** The log in words. */
+final class LogPage {
+
+    private final Diagnosis diagnosis;
+    private final UnitModel model;
+
+    LogPage(Diagnosis diagnosis) {
+        this.diagnosis = diagnosis;
+        this.model = diagnosis.pack().model();
+    }
+
+    DiagnosisView.LogView view(Findings.Logged logged) {
+        Entry entry = logged.entry();
+        Observation observation = logged.observation();
+        List<DiagnosisView.WeightView> lamp = entry.kind() == Evidence.Kind.TAPS ? weights(entry) : List.of();
+        String what = switch (entry.kind()) {
+            case TAPS -> "Lamp tapped, " + (entry.taps() == null ? 0 : entry.taps().size()) + " taps";
+            case PATTERN -> "Lamp as found";
+            case NOTE -> "Note";
+            case TAKE_BACK -> "Taken back";
+            case READING, ANSWER -> what(observation);
+        };
+        String found = switch (entry.kind()) {
+            case TAPS -> lamp.isEmpty() ? "" : lamp.get(0).pattern() + " (" + Math.round(100 * lamp.get(0).weight()) + " %)";
+            case PATTERN -> String.valueOf(entry.pattern());
+            case NOTE -> String.valueOf(entry.text());
+            case TAKE_BACK -> "";
+            case READING, ANSWER -> found(observation);
+        };
+        return new DiagnosisView.LogView(entry.id(), entry.kind().name(), entry.madeAt(), what, found,
+                explanation(observation), logged.counts(), observation instanceof Observation.Reading, entry.test(), lamp);
+    }
+
+    /** What a reading was taken of. */
+    String what(@org.jspecify.annotations.Nullable Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            String where = reading.test().id().startsWith("v.") || reading.test().id().equals("free")
+                    ? Wording.instruction(model, reading.test()) : reading.test().label();
+            return where + ", " + model.moment(reading.test().moment()).label();
+        }
+        return observation instanceof Observation.Answer answer ? answer.test().label() : "";
+    }
+
+    private static String found(@org.jspecify.annotations.Nullable Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return Wording.value(reading.test().mode(), reading.value());
+        }
+        return observation instanceof Observation.Answer answer ? answer.yes() ? "yes" : "no" : "";
+    }
+
+    /** What a sound unit would have shown. */
+    private String explanation(@org.jspecify.annotations.Nullable Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return "sound: " + sound(reading.test());
+        }
+        if (observation instanceof Observation.Answer answer) {
+            return "sound: " + sound(answer.test());
+        }
+        if (observation instanceof Observation.Lamp lamp) {
+            return lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue())
+                    .map(best -> condition(best.getKey())).orElse("");
+        }
+        return "";
+    }
+
+    private String sound(Test test) {
+        Prediction sound = diagnosis.pack().healthyPrediction(test);
+        return Wording.expected(test, sound);
+    }
+
+    private List<DiagnosisView.WeightView> weights(Entry entry) {
+        LampDecoder.Decoding decoding = LogReader.decode(diagnosis.pack(), entry);
+        List<DiagnosisView.WeightView> weights = new java.util.ArrayList<>();
+        decoding.weights().forEach((pattern, weight) -> weights.add(new DiagnosisView.WeightView(pattern.text(),
+                condition(pattern), weight)));
+        weights.add(new DiagnosisView.WeightView("none of these", "count again, or it is a code this chart does not have",
+                decoding.none()));
+        weights.sort(java.util.Comparator.comparingDouble(w -> -w.weight()));
+        return weights.stream().limit(4).filter(w -> w.weight() > 0.001).toList();
+    }
+
+    private String condition(LampPattern pattern) {
+        return model.chart().code(pattern).map(Chart.Code::condition).orElse("not on this chart");
+    }
+}

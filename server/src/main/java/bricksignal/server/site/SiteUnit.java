@@ -1,0 +1,55 @@
+package bricksignal.server.site;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.util.UUID;
+
+/** One unit on a site. */
+@Entity
+@Table(name = "unit")
+public class SiteUnit {
+
+    @Id
+    private UUID id;
+    @ManyToOne(optional = false)
+    @JoinColumn(name = "site_id")
+    private Site site;
+    private String label;
+    private String location;
+    private String pack;
+
+    protected SiteUnit() {
+    }
+
+    public SiteUnit(UUID id, Site site, String label, String location, String pack) {
+        this.id = id;
+        this.site = site;
+        this.label = label;
+        this.location = location;
+        this.pack = pack;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public Site site() {
+        return site;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public String location() {
+        return location;
+    }
+
+    /** The unit model it follows, by id. */
+    public String pack() {
+        return pack;
+    }
+}

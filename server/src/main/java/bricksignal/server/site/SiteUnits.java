@@ -1,0 +1,13 @@
+package bricksignal.server.site;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** The units on sites. */
+public interface SiteUnits extends JpaRepository<SiteUnit, UUID> {
+
+    @Query("select u from SiteUnit u join fetch u.site order by u.site.name, u.label")
+    List<SiteUnit> all();
+}

@@ -1,0 +1,7 @@
+/**
+ * Sites and the units on them.
+ */
+@NullMarked
+package bricksignal.server.site;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,126 @@
+package bricksignal.server.visit;
+
+import bricksignal.server.account.Account;
+import bricksignal.server.site.SiteUnit;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.hibernate.annotations.Generated;
+import org.jspecify.annotations.Nullable;
+
+/** One visit to one unit. */
+@Entity
+@Table(name = "visit")
+public class Visit {
+
+    /** How a visit ended. */
+    public enum Outcome { FIXED, PART_ORDERED, LEFT_AS_FOUND }
+
+    @Id
+    private UUID id;
+    @Generated
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long number;
+    @ManyToOne(optional = false, fetch = FetchType.LAZY)
+    @JoinColumn(name = "unit_id")
+    private SiteUnit unit;
+    @ManyToOne(optional = false, fetch = FetchType.LAZY)
+    @JoinColumn(name = "technician_id")
+    private Account technician;
+    private String complaint;
+    @Column(name = "scheduled_on")
+    private LocalDate scheduledOn;
+    @Column(name = "opened_at")
+    private @Nullable Instant openedAt;
+    @Column(name = "closed_at")
+    private @Nullable Instant closedAt;
+    @Enumerated(EnumType.STRING)
+    private @Nullable Outcome outcome;
+    private @Nullable String decided;
+    private @Nullable String verdict;
+
+    protected Visit() {
+    }
+
+    public Visit(UUID id, SiteUnit unit, Account technician, String complaint, LocalDate scheduledOn) {
+        this.id = id;
+        this.unit = unit;
+        this.technician = technician;
+        this.complaint = complaint;
+        this.scheduledOn = scheduledOn;
+    }
+
+    /** The first entry opens a visit. */
+    public void open(Instant when) {
+        if (openedAt == null) {
+            openedAt = when;
+        }
+    }
+
+    /** Closes the visit for good. */
+    public void close(Instant when, Outcome how, String whatWasDecided, String lastVerdict) {
+        open(when);
+        closedAt = when;
+        outcome = how;
+        decided = whatWasDecided;
+        verdict = lastVerdict;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public long number() {
+        return number == null ? 0 : number;
+    }
+
+    public SiteUnit unit() {
+        return unit;
+    }
+
+    public Account technician() {
+        return technician;
+    }
+
+    public String complaint() {
+        return complaint;
+    }
+
+    public LocalDate scheduledOn() {
+        return scheduledOn;
+    }
+
+    public @Nullable Instant openedAt() {
+        return openedAt;
+    }
+
+    public @Nullable Instant closedAt() {
+        return closedAt;
+    }
+
+    public boolean closed() {
+        return closedAt != null;
+    }
+
+    public @Nullable Outcome outcome() {
+        return outcome;
+    }
+
+    public @Nullable String decided() {
+        return decided;
+    }
+
+    /** The verdict as it stood when the visit was closed. */
+    public @Nullable String verdict() {
+        return verdict;
+    }
+}

@@ -1,0 +1,134 @@
+package bricksignal.server.visit;
+
+import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
+import bricksignal.server.diagnosis.Findings;
+import bricksignal.server.diagnosis.LogReader;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.BadInput;
+import bricksignal.server.problem.Conflict;
+import bricksignal.server.problem.NotHere;
+import bricksignal.server.site.SiteUnit;
+import bricksignal.server.site.SiteUnits;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes to visits and reads them; knows who may. */
+@Service
+public class VisitService {
+
+    private final Visits visits;
+    private final EvidenceLog log;
+    private final Accounts accounts;
+    private final SiteUnits units;
+    private final LogReader reader;
+    private final Packs packs;
+    private final JsonMapper json;
+    private final Clock clock = Clock.systemUTC();
+
+    VisitService(Visits visits, EvidenceLog log, Accounts accounts, SiteUnits units, LogReader reader, Packs packs,
+            JsonMapper json) {
+        this.visits = visits;
+        this.log = log;
+        this.accounts = accounts;
+        this.units = units;
+        this.reader = reader;
+        this.packs = packs;
+        this.json = json;
+    }
+
+    /** A visit with what its log says. */
+    public record Opened(Visit visit, Findings findings, List<Visit> earlier) {
+    }
+
+    /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
+    @Transactional(readOnly = true)
+    public List<Visit> jobs(String login, LocalDate day) {
+        Account account = accounts.ofSession(login);
+        return visits.dueOn(day).stream().filter(visit -> maySee(account, visit)).toList();
+    }
+
+    /** Makes a job for whoever asks. */
+    @Transactional
+    public Visit make(String login, UUID unitId, String complaint, LocalDate day) {
+        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one "
+                + "from the list."));
+        return visits.save(new Visit(UUID.randomUUID(), unit, accounts.ofSession(login), complaint.trim(), day));
+    }
+
+    /** A visit as it stands. */
+    @Transactional(readOnly = true)
+    public Opened read(String login, UUID id) {
+        Visit visit = own(accounts.ofSession(login), visits.whole(id).orElse(null));
+        List<Visit> earlier = visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(id)).toList();
+        return new Opened(visit, findings(visit), earlier);
+    }
+
+    /** Adds an entry. An entry that is there already is left as it is. */
+    @Transactional
+    public void add(String login, UUID visitId, Entry entry) {
+        Account account = accounts.ofSession(login);
+        Visit visit = own(account, visits.locked(visitId).orElse(null));
+        Evidence known = log.findById(entry.id()).orElse(null);
+        if (known != null) {
+            if (!known.visitId().equals(visitId)) {
+                throw new Conflict("Entry " + entry.id() + " belongs to another visit. Send it with a new id.");
+            }
+            return;
+        }
+        mustBeOpen(visit);
+        mustSupersedeOwn(visitId, entry);
+        reader.observation(packs.ready(visit.unit().pack()).pack(), entry);
+        log.save(new Evidence(entry.id(), visitId, account.id(), entry.kind(), json.writeValueAsString(entry),
+                entry.supersedes(), entry.madeAt()));
+        visit.open(entry.madeAt());
+    }
+
+    /** Closes a visit; closing it again in the same way changes nothing. */
+    @Transactional
+    public void close(String login, UUID visitId, Visit.Outcome outcome, String decided) {
+        Visit visit = own(accounts.ofSession(login), visits.locked(visitId).orElse(null));
+        if (visit.closed() && visit.outcome() == outcome) {
+            return;
+        }
+        mustBeOpen(visit);
+        visit.close(clock.instant(), outcome, decided.trim(), findings(visit).verdictInWords());
+    }
+
+    private Findings findings(Visit visit) {
+        return reader.findings(packs.ready(visit.unit().pack()), log.of(visit.id()));
+    }
+
+    private void mustSupersedeOwn(UUID visitId, Entry entry) {
+        UUID superseded = entry.supersedes();
+        boolean own = superseded != null && log.findById(superseded).filter(e -> e.visitId().equals(visitId)).isPresent();
+        if (superseded != null && !own) {
+            throw new BadInput("supersedes", "The entry to take back is not in this visit's log.");
+        }
+        if (superseded == null && entry.kind() == Evidence.Kind.TAKE_BACK) {
+            throw new BadInput("supersedes", "Say which entry is taken back.");
+        }
+    }
+
+    private static void mustBeOpen(Visit visit) {
+        if (visit.closed()) {
+            throw new Conflict("This visit was closed and is kept as it is. Make a new job for this unit to go on.");
+        }
+    }
+
+    private static boolean maySee(Account account, Visit visit) {
+        return account.role() == Account.Role.LEAD || visit.technician().id().equals(account.id());
+    }
+
+    private static Visit own(Account account, @org.jspecify.annotations.Nullable Visit visit) {
+        if (visit == null || !maySee(account, visit)) {
+            throw new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
+        }
+        return visit;
+    }
+}

@@ -1,0 +1,31 @@
+package bricksignal.server.visit;
+
+import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+/** The visits. */
+public interface Visits extends JpaRepository<Visit, UUID> {
+
+    String WITH_ALL = "select v from Visit v join fetch v.unit u join fetch u.site join fetch v.technician t ";
+
+    @Query(WITH_ALL + "where v.id = :id")
+    Optional<Visit> whole(UUID id);
+
+    /** For writing: whoever writes to a visit holds its row, so that nothing is added while it is being closed. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select v from Visit v where v.id = :id")
+    Optional<Visit> locked(UUID id);
+
+    @Query(WITH_ALL + "where v.scheduledOn = :day or (v.closedAt is null and v.scheduledOn < :day) order by v.scheduledOn, "
+            + "v.number")
+    List<Visit> dueOn(LocalDate day);
+
+    @Query(WITH_ALL + "where u.id = :unit and v.closedAt is not null order by v.closedAt desc")
+    List<Visit> closedOn(UUID unit);
+}
