@@ -18,11 +18,11 @@ class SiteController {
     }
 
     /** A site and what stands on it. */
-    record SiteView(UUID id, String name, String address, List<UnitView> units) {
+    record SiteView(UUID id, String name, String address, List<SiteUnitView> units) {
     }
 
     /** A unit of a site. */
-    record UnitView(UUID id, String label, String location, String pack) {
+    record SiteUnitView(UUID id, String label, String location, String pack) {
     }
 
     @GetMapping("/api/sites")
@@ -31,7 +31,7 @@ class SiteController {
         for (SiteUnit unit : units.all()) {
             Site site = unit.site();
             sites.computeIfAbsent(site.id(), id -> new SiteView(id, site.name(), site.address(), new java.util.ArrayList<>()))
-                    .units().add(new UnitView(unit.id(), unit.label(), unit.location(), unit.pack()));
+                    .units().add(new SiteUnitView(unit.id(), unit.label(), unit.location(), unit.pack()));
         }
         return List.copyOf(sites.values());
     }

@@ -1,0 +1,85 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Visit = Schemas['VisitView']
+export type Job = Schemas['JobView']
+export type Diagnosis = Schemas['DiagnosisView']
+export type TestView = Schemas['TestView']
+export type LogView = Schemas['LogView']
+export type Suspect = Schemas['SuspectView']
+export type Strip = Schemas['Strip']
+export type Rung = Schemas['RungView']
+export type Stop = Schemas['StopView']
+export type Verdict = Schemas['VerdictView']
+export type Entry = Schemas['Entry']
+export type Site = Schemas['SiteView']
+export type Outcome = Schemas['Close']['outcome']
+
+/** What the server says when it refuses; status 0 means that it was not reached. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly field = '',
+  ) {
+    super(message)
+  }
+
+  /** True when the same thing may go through later, unchanged. */
+  get passing(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+}
+
+function cookie(name: string): string {
+  return document.cookie.split('; ').find((c) => c.startsWith(`${name}=`))?.slice(name.length + 1) ?? ''
+}
+
+const csrf: Middleware = {
+  onRequest({ request }) {
+    request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN'))
+    return request
+  },
+}
+
+export const api = createClient<paths>({ baseUrl: '' })
+api.use(csrf)
+
+/** The answer of a call, or a Problem. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let result
+  try {
+    result = await call
+  } catch {
+    throw new Problem(0, 'The server cannot be reached. What you entered is kept on this screen.')
+  }
+  if (!result.response.ok) {
+    const problem = result.error as { detail?: string; field?: string } | undefined
+    throw new Problem(result.response.status, problem?.detail ?? 'The server could not do this.', problem?.field)
+  }
+  return result.data as T
+}
+
+/** Logs in with a form, as the server's security expects. */
+export async function logIn(username: string, password: string): Promise<void> {
+  await fetch('/api/me').catch(() => undefined)
+  let response
+  try {
+    response = await fetch('/api/login', {
+      method: 'POST',
+      headers: { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+      body: new URLSearchParams({ username, password }),
+    })
+  } catch {
+    throw new Problem(0, 'The server cannot be reached. Try again in a moment.')
+  }
+  if (!response.ok) {
+    const problem = (await response.json().catch(() => ({}))) as { detail?: string }
+    throw new Problem(response.status, problem.detail ?? 'Logging in did not work.')
+  }
+}
+
+export async function logOut(): Promise<void> {
+  await fetch('/api/logout', { method: 'POST', headers: { 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') } })
+}

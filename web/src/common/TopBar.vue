@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { answer, api, logOut, Problem } from '../api/client'
+import { useTheme } from '../theme/useTheme'
+
+defineProps<{ title: string }>()
+
+const router = useRouter()
+const queries = useQueryClient()
+const { theme, toggle } = useTheme()
+const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')), retry: false, staleTime: 60_000 })
+
+watch(me.error, (error) => {
+  if (error instanceof Problem && error.status === 401) void router.replace('/login')
+})
+
+async function leave() {
+  await logOut().catch(() => undefined)
+  queries.clear()
+  await router.replace('/login')
+}
+</script>
+
+<template>
+  <header class="bar no-print">
+    <RouterLink to="/jobs" class="brand" aria-label="Brick Signal, jobs of the day">
+      <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
+        <path d="M1 23h7V9h4v14h4V9h4v14h11" fill="none" stroke="currentColor" stroke-width="3" />
+      </svg>
+      <span class="word">Brick Signal</span>
+    </RouterLink>
+    <p class="title">{{ title }}</p>
+    <button class="key quiet" type="button" @click="toggle">{{ theme === 'closet' ? 'Daylight' : 'Closet' }}</button>
+    <button v-if="me.data.value" class="key quiet who" type="button" @click="leave">
+      <span class="name">{{ me.data.value.name }}, </span>log out
+    </button>
+  </header>
+</template>
+
+<style scoped lang="scss">
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.15rem 1rem;
+  border-bottom: 2px solid var(--line);
+}
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  font-weight: 700;
+  text-decoration: none;
+}
+.title {
+  flex: 1;
+  margin: 0;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+}
+@media (max-width: 700px) {
+  .word,
+  .name {
+    display: none;
+  }
+  .bar {
+    padding-inline: 0.5rem;
+    gap: 0.4rem;
+  }
+  .title {
+    font-size: 0.875rem;
+  }
+}
+</style>

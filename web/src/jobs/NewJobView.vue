@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { answer, api, Problem, type Site, type Visit } from '../api/client'
+import TopBar from '../common/TopBar.vue'
+
+const router = useRouter()
+const queries = useQueryClient()
+const sites = useQuery({ queryKey: ['sites'], queryFn: () => answer<Site[]>(api.GET('/api/sites')) })
+const siteId = ref('')
+const unitId = ref('')
+const complaint = ref('')
+const problem = ref<Problem | null>(null)
+const site = computed(() => sites.data.value?.find((s) => s.id === siteId.value))
+const common = ['No heat', 'Starts and goes out again', 'Heats for a while, then cold air', 'Blower does not stop', 'Runs but little heat']
+
+function choose(id: string) {
+  siteId.value = id
+  unitId.value = site.value?.units.length === 1 ? site.value.units[0]!.id : ''
+}
+
+async function make() {
+  problem.value = null
+  try {
+    const visit = await answer<Visit>(
+      api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value } }),
+    )
+    await queries.invalidateQueries({ queryKey: ['jobs'] })
+    await router.replace(`/visits/${visit.job.id}`)
+  } catch (failure) {
+    problem.value = failure as Problem
+  }
+}
+</script>
+
+<template>
+  <TopBar title="New job" />
+  <main class="page">
+    <h1 class="h4">New job</h1>
+    <hr class="rule" />
+    <form class="form" @submit.prevent="make">
+      <label for="site">Site</label>
+      <select id="site" class="form-select field" required :value="siteId" @change="choose(($event.target as HTMLSelectElement).value)">
+        <option value="" disabled>Choose a site</option>
+        <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
+      </select>
+      <label for="unit">Unit</label>
+      <select id="unit" v-model="unitId" class="form-select field" required :disabled="!site">
+        <option value="" disabled>{{ site ? 'Choose a unit' : 'Choose the site first' }}</option>
+        <option v-for="u in site?.units" :key="u.id" :value="u.id">{{ u.label }}, {{ u.location }}</option>
+      </select>
+      <label for="complaint">Complaint, in the customer's words</label>
+      <div class="quick">
+        <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
+      </div>
+      <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <button class="key next" type="submit" :disabled="!unitId || !complaint.trim()">Make job and open it</button>
+    </form>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.form {
+  display: grid;
+  gap: 0.4rem;
+  max-width: 36rem;
+}
+label {
+  font-weight: 700;
+  margin-top: 0.9rem;
+}
+.quick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.quick .key {
+  font-weight: 400;
+}
+.next {
+  min-height: 56px;
+  margin-top: 1rem;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useVisit } from '../api/useVisit'
+import TopBar from '../common/TopBar.vue'
+import { percent, timeOfDay } from '../visit/format'
+import ProofList from '../visit/ProofList.vue'
+import StripChart from '../visit/StripChart.vue'
+
+const props = defineProps<{ id: string }>()
+const { visit, error } = useVisit(() => props.id)
+const words = { PROVEN: 'Proven', INDICATED: 'Indicated, proof is missing', NOT_YET: 'Not proven' }
+const outcomes = { FIXED: 'Fixed on this visit', PART_ORDERED: 'Part ordered, second trip', LEFT_AS_FOUND: 'Left as found' }
+const log = computed(() => visit.value?.diagnosis.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
+const print = () => window.print()
+</script>
+
+<template>
+  <TopBar title="Report" />
+  <main v-if="visit" class="page report" data-test="report-page">
+    <div class="no-print tools">
+      <RouterLink class="key" :to="`/visits/${id}/verdict`">Back to the visit</RouterLink>
+      <button type="button" class="key next" @click="print">Print</button>
+    </div>
+    <header>
+      <p class="eyebrow">Service report {{ visit.job.number }}</p>
+      <h1 class="h3">{{ visit.job.site }}, {{ visit.job.unit }}</h1>
+      <p>{{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}</p>
+      <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
+    </header>
+    <hr class="rule" />
+    <h2 class="h5">Found</h2>
+    <p>
+      <strong>{{ visit.diagnosis.verdict.label }}</strong> ({{ words[visit.diagnosis.verdict.status] }},
+      {{ percent(visit.diagnosis.verdict.probability) }}). {{ visit.diagnosis.verdict.remedy }}.
+    </p>
+    <ProofList :verdict="visit.diagnosis.verdict" />
+    <p v-if="visit.diagnosis.verdict.untested.length" class="mt-2">
+      <strong>Untested downstream:</strong> {{ visit.diagnosis.verdict.untested.join(', ') }}
+    </p>
+    <h2 class="h5">Measured</h2>
+    <table class="table">
+      <thead>
+        <tr><th scope="col">Time</th><th scope="col">What</th><th scope="col">Found</th><th scope="col">Sound unit</th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="l in log" :key="l.id">
+          <td class="mono">{{ timeOfDay(l.madeAt) }}</td>
+          <td>{{ l.what }}</td>
+          <td class="mono">{{ l.found }}</td>
+          <td class="mono">{{ l.explanation.replace('sound: ', '') }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="log.length === 0" class="soft">Nothing was measured.</p>
+    <StripChart :strip="visit.diagnosis.strip" />
+    <h2 class="h5 mt-3">Decided</h2>
+    <p v-if="visit.closedAt">
+      {{ visit.outcome ? outcomes[visit.outcome] : '' }}. {{ visit.decided }}
+    </p>
+    <p v-else>The visit is still open; nothing has been decided.</p>
+    <p class="caution">{{ visit.diagnosis.unit.defer }}</p>
+  </main>
+  <main v-else-if="error" class="page"><p class="problem" role="alert">{{ error.message }}</p></main>
+</template>
+
+<style scoped lang="scss">
+.tools {
+  display: flex;
+  justify-content: space-between;
+  margin-bottom: 1rem;
+}
+h2 {
+  margin-top: 1.25rem;
+}
+.table {
+  --bs-table-bg: transparent;
+  --bs-table-color: inherit;
+  border-color: var(--line-soft);
+}
+@media print {
+  .report {
+    max-width: none;
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,35 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/jobs' },
+    { path: '/login', component: () => import('./login/LoginView.vue'), meta: { title: 'Log in' } },
+    { path: '/jobs', component: () => import('./jobs/JobsView.vue'), meta: { title: 'Jobs' } },
+    { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: 'New job' } },
+    {
+      path: '/visits/:id',
+      component: () => import('./visit/VisitView.vue'),
+      props: true,
+      meta: { title: 'Visit' },
+      children: [
+        { path: '', name: 'visit', component: () => import('./visit/VisitStart.vue') },
+        { path: 'before', name: 'before', component: () => import('./visit/BeforePower.vue') },
+        { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },
+        { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
+      ],
+    },
+    {
+      path: '/visits/:id/report',
+      name: 'report',
+      component: () => import('./report/ReportView.vue'),
+      props: true,
+      meta: { title: 'Report' },
+    },
+    { path: '/:rest(.*)*', component: () => import('./common/NotFound.vue'), meta: { title: 'Nothing here' } },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title ?? 'Brick Signal')} · Brick Signal`
+})

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { useHandle } from './handle'
+import LampTap from './LampTap.vue'
+import { percent } from './format'
+
+const { visit, add, problem } = useHandle()
+const route = useRoute()
+const diagnosis = computed(() => visit.value!.diagnosis)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const lamp = computed(() => diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN')).at(-1))
+const done = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'ANSWER'))
+const checks = computed(() => diagnosis.value.unit.checksBefore)
+</script>
+
+<template>
+  <main class="page before">
+    <p class="caution lead-caution">
+      <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front of you.
+    </p>
+    <div class="two">
+      <div>
+        <section v-if="lamp" class="read" data-test="lamp-read">
+          <h2 class="h5">The lamp says</h2>
+          <p class="pattern">{{ lamp.found }}</p>
+          <p>{{ lamp.explanation }}</p>
+          <ul v-if="lamp.lamp.length > 1" class="weights">
+            <li v-for="w in lamp.lamp" :key="w.pattern">
+              <span class="level" :style="{ width: `${Math.max(2, w.weight * 100)}%` }" aria-hidden="true"></span>
+              <span>{{ w.pattern }}</span><span class="mono">{{ percent(w.weight) }}</span>
+            </li>
+          </ul>
+          <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">Wrong, read it again</button>
+        </section>
+        <template v-else-if="!closed">
+          <LampTap />
+          <section aria-labelledby="choose-title" class="mt-4">
+            <h2 id="choose-title" class="h5">Or choose what it shows</h2>
+            <div class="patterns">
+              <button v-for="code in diagnosis.unit.chart" :key="code.pattern" type="button" class="key" @click="add({ kind: 'PATTERN', pattern: code.pattern })">
+                {{ code.pattern }}
+              </button>
+            </div>
+            <p class="soft mt-2">This chart is invented for the demo. The chart on the door of the unit counts.</p>
+            <p v-if="problem && problem.field === 'pattern'" class="problem" role="alert">{{ problem.message }}</p>
+          </section>
+        </template>
+      </div>
+      <section aria-labelledby="look-title">
+        <h2 id="look-title" class="h5">Look, smell, listen</h2>
+        <p class="soft">Most telling first. Skip what you cannot see.</p>
+        <ul class="checks">
+          <li v-for="l in done" :key="l.id" class="done">
+            <span>{{ l.what }}</span>
+            <strong>{{ l.found }}</strong>
+            <button v-if="!closed" type="button" class="key quiet" @click="add({ kind: 'TAKE_BACK', supersedes: l.id })">take back</button>
+          </li>
+          <template v-if="!closed">
+            <li v-for="c in checks" :key="c.id" :data-test="`check-${c.id}`">
+              <span :id="`q-${c.id}`">{{ c.title }}</span>
+              <button type="button" class="key" :aria-describedby="`q-${c.id}`" @click="add({ kind: 'ANSWER', test: c.id, yes: true })">Yes</button>
+              <button type="button" class="key" :aria-describedby="`q-${c.id}`" @click="add({ kind: 'ANSWER', test: c.id, yes: false })">No</button>
+            </li>
+          </template>
+        </ul>
+      </section>
+    </div>
+    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work">Go on to the work</RouterLink>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.before {
+  max-width: 76rem;
+  padding-bottom: 6rem;
+}
+.lead-caution {
+  font-size: 1.125rem;
+  margin-bottom: 1.25rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  gap: 2.5rem;
+}
+.pattern {
+  font-size: 2.5rem;
+  font-weight: 700;
+  margin: 0;
+}
+.weights {
+  list-style: none;
+  padding: 0;
+}
+.weights li {
+  position: relative;
+  display: flex;
+  justify-content: space-between;
+  padding: 0.35rem 0.5rem;
+}
+.level {
+  position: absolute;
+  inset: 2px auto 2px 0;
+  border: 1px solid var(--line);
+  background: var(--paper-2);
+  z-index: -1;
+}
+.patterns {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.checks {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.checks li {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 0.5rem;
+  align-items: center;
+  border-bottom: 1px solid var(--line-soft);
+  padding: 0.35rem 0;
+}
+.checks li.done {
+  color: var(--ink-soft);
+}
+.onward {
+  position: fixed;
+  right: 1rem;
+  bottom: 1rem;
+  min-height: 56px;
+  padding-inline: 1.5rem;
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.5rem;
+  }
+  .onward {
+    left: 1rem;
+  }
+}
+</style>

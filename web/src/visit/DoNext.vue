@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import type { Diagnosis, TestView } from '../api/client'
+import { clock, minutes, percent } from './format'
+
+const props = defineProps<{ test: TestView; purpose: Diagnosis['purpose']; chosen: boolean; others: TestView[] }>()
+const emit = defineEmits<{ choose: [id: string]; proposed: [] }>()
+const why = ref(false)
+const other = ref(false)
+watch(
+  () => props.test.id,
+  () => {
+    why.value = false
+    other.value = false
+  },
+)
+onKeyStroke(['w', 'W'], (event) => {
+  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) why.value = !why.value
+})
+</script>
+
+<template>
+  <section class="next" aria-labelledby="next-title" data-test="next">
+    <div class="line">
+      <h1 id="next-title" class="tag">{{ chosen ? 'CHOSEN' : purpose === 'PROVE' ? 'PROVE' : 'DO NEXT' }}</h1>
+      <p class="what" data-test="instruction">{{ test.instruction }}</p>
+      <p class="min mono">{{ minutes(test.minutes) }}</p>
+    </div>
+    <p class="how">
+      <template v-if="test.mode"><strong>{{ test.mode }}</strong> · </template>{{ test.moment }}<template v-if="test.afterCall != null">
+        <span class="mono"> · {{ clock(test.afterCall) }} after the call</span></template>
+      <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
+    </p>
+    <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
+    <div class="tools">
+      <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">why {{ why ? '▾' : '▸' }}</button>
+      <button v-if="others.length" type="button" class="key quiet" :aria-expanded="other" data-test="other" @click="other = !other">other {{ other ? '▾' : '▸' }}</button>
+      <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
+      <span class="brief">{{ test.brief }}</span>
+    </div>
+    <ul v-if="why" class="why" data-test="why-list">
+      <li v-for="w in test.why" :key="w">{{ w }}</li>
+    </ul>
+    <ul v-if="other" class="others">
+      <li v-for="t in others" :key="t.id">
+        <button type="button" class="key" @click="emit('choose', t.id)">
+          <span>{{ t.instruction }}<small> {{ t.mode ?? '' }} · {{ t.moment }}</small></span>
+          <span class="mono">{{ minutes(t.minutes) }}</span>
+        </button>
+      </li>
+    </ul>
+    <ul class="outcomes" aria-label="What it may show">
+      <li v-for="o in test.outcomes" :key="o.expected" :class="{ sound: o.sound }">
+        <strong class="mono">{{ o.expected }}</strong><span class="mono">{{ percent(o.probability) }}</span>
+        <span class="who">{{ o.suspects.slice(0, 2).join(', ') || 'take it again' }}{{ o.suspects.length > 2 ? ' …' : '' }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.next {
+  border-bottom: 2px solid var(--line);
+  border-left: 12px solid var(--next);
+  padding: 0.6rem 1rem 0.5rem;
+  background: var(--next-soft);
+}
+.line {
+  display: flex;
+  gap: 1rem;
+  align-items: baseline;
+}
+.tag {
+  font-size: 0.875rem;
+  background: var(--next);
+  color: var(--next-ink);
+  padding: 0.25rem 0.5rem;
+  margin: 0;
+  white-space: nowrap;
+}
+.what {
+  flex: 1;
+  font-size: 1.375rem;
+  font-weight: 700;
+  margin: 0;
+  line-height: 1.25;
+}
+.min {
+  margin: 0;
+  white-space: nowrap;
+}
+.how {
+  margin: 0.1rem 0 0.25rem;
+  font-size: 1.0625rem;
+}
+.caution {
+  font-size: 0.9375rem;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 0.75rem;
+}
+.brief {
+  color: var(--ink-soft);
+  font-size: 0.875rem;
+}
+.why,
+.others {
+  padding-left: 1.1rem;
+  margin: 0 0 0.5rem;
+}
+.others {
+  list-style: none;
+  padding: 0;
+  display: grid;
+  gap: 0.35rem;
+  max-height: 40vh;
+  overflow: auto;
+}
+.others .key {
+  width: 100%;
+  justify-content: space-between;
+  text-align: left;
+  font-weight: 400;
+}
+.others small {
+  color: var(--ink-soft);
+}
+.outcomes {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 0.6rem;
+  padding: 0;
+  margin: 0;
+}
+.outcomes li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.5rem;
+  border: 1px dashed var(--line);
+  padding: 0.15rem 0.5rem;
+  font-size: 0.875rem;
+  max-width: 22rem;
+}
+.outcomes li.sound {
+  border-style: solid;
+  border-width: 2px;
+}
+.who {
+  flex-basis: 100%;
+  color: var(--ink-soft);
+  font-size: 0.8125rem;
+}
+@media (max-width: 700px) {
+  .what {
+    font-size: 1.0625rem;
+  }
+  .how {
+    font-size: 0.9375rem;
+  }
+  .caution {
+    font-size: 0.8125rem;
+  }
+  .next {
+    padding: 0.4rem 0.6rem;
+    border-left-width: 8px;
+  }
+  .line {
+    gap: 0.5rem;
+  }
+  .outcomes .who,
+  .brief {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Diagnosis, Entry } from '../api/client'
+import { useHandle } from './handle'
+
+const props = defineProps<{ unit: Diagnosis['unit']; picked: string | null }>()
+const emit = defineEmits<{ taken: [] }>()
+const { add, problem } = useHandle()
+const red = ref('')
+const black = ref('C')
+const mode = ref<NonNullable<Entry['mode']>>('AC_VOLTS')
+const moment = ref(props.unit.moments[0]?.id ?? '')
+const reading = ref('')
+const unitOf = computed(() => props.unit.modes.find((m) => m.mode === mode.value)?.unit ?? '')
+watch(
+  () => props.picked,
+  (net) => {
+    const point = props.unit.points.find((p) => p.net === net)
+    if (point) {
+      red.value = point.net
+      black.value = point.against
+    }
+  },
+  { immediate: true },
+)
+
+async function take() {
+  const entry = { kind: 'READING' as const, red: red.value, black: black.value, mode: mode.value, moment: moment.value, reading: reading.value }
+  if (await add(entry)) {
+    reading.value = ''
+    emit('taken')
+  }
+}
+</script>
+
+<template>
+  <form class="free" aria-label="Any other reading" @submit.prevent="take">
+    <label for="free-red">Red on</label>
+    <select id="free-red" v-model="red" class="form-select field" required>
+      <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
+    </select>
+    <label for="free-black">Black on</label>
+    <select id="free-black" v-model="black" class="form-select field" required>
+      <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
+    </select>
+    <label for="free-mode">Meter</label>
+    <select id="free-mode" v-model="mode" class="form-select field">
+      <option v-for="m in unit.modes" :key="m.mode" :value="m.mode">{{ m.label }}</option>
+    </select>
+    <label for="free-moment">When</label>
+    <select id="free-moment" v-model="moment" class="form-select field">
+      <option v-for="m in unit.moments" :key="m.id" :value="m.id">{{ m.label }}</option>
+    </select>
+    <label for="free-reading">Reading, {{ unitOf }}</label>
+    <input id="free-reading" v-model="reading" class="form-control field mono" inputmode="decimal" autocomplete="off" required />
+    <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
+    <button type="submit" class="key next">Take reading</button>
+  </form>
+</template>
+
+<style scoped lang="scss">
+.free {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0.35rem 0.75rem;
+  align-items: center;
+}
+.problem,
+.key {
+  grid-column: 1 / -1;
+}
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { ref, watch } from 'vue'
+import type { Problem, TestView } from '../api/client'
+
+const props = defineProps<{ test: TestView; problem: Problem | null; busy: boolean }>()
+const emit = defineEmits<{ take: [reading: string]; answer: [yes: boolean] }>()
+const typed = ref('')
+watch(
+  () => props.test.id,
+  () => (typed.value = ''),
+)
+defineExpose({ clear: () => (typed.value = '') })
+
+const rows = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '-', '0', '.']
+
+function press(key: string) {
+  if (typed.value === 'OL') typed.value = ''
+  typed.value = (typed.value + key).slice(0, 12)
+}
+function take() {
+  if (typed.value) emit('take', typed.value)
+}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const target = event.target as HTMLElement
+  if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return
+  if (!props.test.reading) {
+    if (/^[yn]$/i.test(event.key)) emit('answer', event.key.toLowerCase() === 'y')
+    return
+  }
+  if (/^[0-9.,-]$/.test(event.key)) press(event.key)
+  else if (event.key === 'Backspace') typed.value = typed.value.slice(0, -1)
+  else if (/^o$/i.test(event.key) && props.test.canReadOpen) typed.value = 'OL'
+  else if (event.key === 'Enter' && !(target instanceof HTMLButtonElement)) take()
+})
+</script>
+
+<template>
+  <section class="pad" aria-label="Reading">
+    <template v-if="test.reading">
+      <output class="display mono" :class="{ empty: !typed }" data-test="display" aria-live="polite">{{ typed || '– – –' }}<small>{{ test.unit }}</small></output>
+      <p v-if="problem" class="problem" role="alert" data-test="reading-problem">{{ problem.message }}</p>
+      <div class="grid">
+        <button v-for="k in rows" :key="k" type="button" class="key mono" :aria-label="k === '-' ? 'minus' : k === '.' ? 'point' : k" @click="press(k)">{{ k }}</button>
+        <button type="button" class="key mono" aria-label="take back a digit" @click="typed = typed.slice(0, -1)">⌫</button>
+        <button type="button" class="key mono" :disabled="!test.canReadOpen" @click="typed = 'OL'">OL</button>
+        <button type="button" class="key next take" :disabled="!typed || busy" data-test="take" @click="take">Take reading</button>
+      </div>
+    </template>
+    <template v-else>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <div class="yesno">
+        <button type="button" class="key next" :disabled="busy" data-test="yes" @click="emit('answer', true)">Yes</button>
+        <button type="button" class="key next" :disabled="busy" data-test="no" @click="emit('answer', false)">No</button>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.display {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  font-size: 2.5rem;
+  line-height: 1.1;
+  border: 2px solid var(--line);
+  padding: 0.15rem 0.6rem;
+}
+.display small {
+  font-size: 1.125rem;
+}
+.display.empty {
+  color: var(--ink-soft);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(6, 1fr);
+  gap: 4px;
+  margin-top: 4px;
+}
+.grid .key {
+  font-size: 1.25rem;
+  padding: 0;
+}
+.take {
+  grid-column: span 4;
+  font-size: 1.0625rem !important;
+}
+.yesno {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+}
+.yesno .key {
+  min-height: 88px;
+  font-size: 1.5rem;
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Strip } from '../api/client'
+import { clock } from './format'
+import { LEFT, outline, ROW, scale, TOP } from './stripGeometry'
+
+const props = defineProps<{ strip: Strip; mark?: number | null; now?: number | null }>()
+const WIDTH = 760
+const height = computed(() => TOP + props.strip.channels.length * ROW + 22)
+const x = computed(() => scale(props.strip, WIDTH))
+const rows = computed(() =>
+  props.strip.channels.map((channel, i) => {
+    const low = TOP + (i + 1) * ROW - 6
+    return {
+      channel,
+      low,
+      outline: outline(channel.expected, x.value, props.strip.from, props.strip.to, low, low - 16),
+      ink: channel.believed.map((b) => ({
+        x: x.value(b.from),
+        width: Math.max(1, x.value(b.to) - x.value(b.from)),
+        y: low - 16 * b.probability,
+        height: 16 * b.probability,
+      })),
+    }
+  }),
+)
+const ticks = computed(() => {
+  const list = []
+  for (let t = props.strip.callAt; t <= props.strip.to; t += 15) list.push(t)
+  return list
+})
+const stages = computed(() =>
+  [...props.strip.stages].sort((a, b) => a.from - b.from).filter((s) => x.value(s.to) - x.value(s.from) > 14),
+)
+const current = computed(() => {
+  const now = props.now
+  return now == null ? undefined : stages.value.find((s) => s.from <= now && now < s.to)
+})
+</script>
+
+<template>
+  <figure class="strip" data-test="strip">
+    <svg :viewBox="`0 0 ${WIDTH} ${height}`" role="img" :aria-label="`Timing of the unit: ${strip.channels.map((c) => c.label).join(', ')}`">
+      <g v-for="(s, i) in stages" :key="s.id">
+        <line :x1="x(s.from)" :x2="x(s.from)" :y1="TOP - 8" :y2="height - 20" class="stage-line" />
+        <text :x="x(s.from) + 3" :y="i % 2 ? 26 : 12" class="stage">{{ s.label }}</text>
+      </g>
+      <g v-for="row in rows" :key="row.channel.id">
+        <text :x="LEFT - 8" :y="row.low - 3" class="channel">{{ row.channel.label }}</text>
+        <rect v-for="(b, i) in row.ink" :key="i" :x="b.x" :y="b.y" :width="b.width" :height="b.height" class="ink" />
+        <path :d="row.outline" class="outline" />
+      </g>
+      <g v-for="t in ticks" :key="t">
+        <line :x1="x(t)" :x2="x(t)" :y1="height - 22" :y2="height - 17" class="tick" />
+        <text :x="x(t)" :y="height - 4" class="time">{{ clock(t - strip.callAt) }}</text>
+      </g>
+      <g v-if="mark != null && mark >= strip.from && mark <= strip.to">
+        <line :x1="x(mark)" :x2="x(mark)" :y1="TOP - 8" :y2="height - 20" class="mark" />
+        <path :d="`M${x(mark) - 7} ${TOP - 8}h14l-7 9z`" class="mark-head" />
+      </g>
+      <line v-if="now != null && now <= strip.to" :x1="x(now)" :x2="x(now)" :y1="TOP - 8" :y2="height - 20" class="now" />
+    </svg>
+    <figcaption>
+      <span><svg width="26" height="12" aria-hidden="true"><path d="M0 11H6V2H20V11H26" class="outline" /></svg> expected</span>
+      <span><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg> how likely it is on, by what is known</span>
+      <span v-if="current" class="current"><strong>{{ current.label }}:</strong> {{ current.seen }}</span>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped lang="scss">
+.strip {
+  margin: 0;
+}
+svg {
+  width: 100%;
+  display: block;
+}
+text {
+  fill: var(--ink);
+  font-size: 12px;
+}
+.channel {
+  text-anchor: end;
+  font-size: 13px;
+  font-weight: 700;
+}
+.stage {
+  fill: var(--ink-soft);
+  font-size: 11px;
+}
+.time {
+  text-anchor: middle;
+  font-family: 'B612 Mono', monospace;
+  font-size: 11px;
+}
+.outline {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.2;
+}
+.ink {
+  fill: var(--ink);
+  fill-opacity: 0.55;
+  transition: all 180ms ease-out;
+}
+.stage-line,
+.tick {
+  stroke: var(--line-soft);
+}
+.mark {
+  stroke: var(--next);
+  stroke-width: 2.5;
+}
+.mark-head {
+  fill: var(--next);
+}
+.now {
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
+}
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem 1.25rem;
+  font-size: 0.8125rem;
+  color: var(--ink-soft);
+}
+figcaption svg {
+  width: 26px;
+  display: inline-block;
+}
+.current {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Outcome } from '../api/client'
+import { percent } from './format'
+import { useHandle } from './handle'
+import ProofList from './ProofList.vue'
+
+const { visit, close } = useHandle()
+const route = useRoute()
+const router = useRouter()
+const verdict = computed(() => visit.value!.diagnosis.verdict)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const words = { PROVEN: 'Proven', INDICATED: 'Indicated: proof is missing', NOT_YET: 'Not yet' }
+const outcome = ref<Outcome>('FIXED')
+const decided = ref('')
+const problem = ref('')
+const outcomes: Record<Outcome, string> = {
+  FIXED: 'Fixed now',
+  PART_ORDERED: 'Part ordered, second trip',
+  LEFT_AS_FOUND: 'Left as found',
+}
+
+async function end() {
+  problem.value = ''
+  try {
+    await close(outcome.value, decided.value)
+    await router.push({ name: 'report', params: route.params })
+  } catch (failure) {
+    problem.value = (failure as Error).message
+  }
+}
+</script>
+
+<template>
+  <main class="page">
+    <p class="eyebrow" data-test="status">{{ words[verdict.status] }}</p>
+    <h1 class="label" :class="verdict.status.toLowerCase()" data-test="verdict">{{ verdict.label }}</h1>
+    <p class="mono">{{ percent(verdict.probability) }}</p>
+    <p v-if="verdict.group.length" class="soft">No test of this unit tells it from: {{ verdict.group.join(', ') }}.</p>
+    <p v-if="verdict.status === 'NOT_YET'">Other causes are still open. Nothing should be replaced on this.</p>
+    <template v-else>
+      <h2 class="h5">What to do</h2>
+      <p>{{ verdict.remedy }}.</p>
+    </template>
+    <h2 class="h5">Proof</h2>
+    <ProofList v-if="verdict.proof.length" :verdict="verdict" />
+    <p v-else class="soft">No direct proof is possible with the tests of this unit.</p>
+    <RouterLink v-if="!closed && verdict.status !== 'PROVEN'" class="key mt-2" :to="{ name: 'work', params: route.params }">Back to the work</RouterLink>
+    <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
+      <h2 class="h5 mt-4">Untested downstream</h2>
+      <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
+    </template>
+    <p class="caution mt-4">{{ visit!.diagnosis.unit.defer }}</p>
+    <form v-if="!closed" class="close" @submit.prevent="end">
+      <h2 class="h5">Close the visit</h2>
+      <div class="outcomes" role="radiogroup" aria-label="How it ended">
+        <label v-for="(text, key) in outcomes" :key="key" class="key" :class="{ on: outcome === key }">
+          <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ text }}
+        </label>
+      </div>
+      <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
+      <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <button type="submit" class="key next mt-2" :disabled="!decided.trim()" data-test="close">Close the visit</button>
+    </form>
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Page to print</RouterLink>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.label {
+  font-size: 2rem;
+  padding-left: 0.75rem;
+  border-left: 10px dotted var(--ink);
+}
+.label.proven {
+  border-left-style: double;
+}
+.label.indicated {
+  border-left-style: dashed;
+}
+h2 {
+  margin-top: 1.25rem;
+}
+.close {
+  border-top: 2px solid var(--line);
+  margin-top: 1.5rem;
+}
+.outcomes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.outcomes .on {
+  background: var(--paper-2);
+  border-width: 4px;
+}
+.close .next {
+  min-height: 56px;
+  width: 100%;
+}
+</style>

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import { onMounted } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useHandle } from './handle'
+
+const { visit } = useHandle()
+const router = useRouter()
+const route = useRoute()
+
+onMounted(() => {
+  const v = visit.value
+  const name = v?.closedAt ? 'verdict' : v?.diagnosis.log.length ? 'work' : 'before'
+  void router.replace({ name, params: route.params })
+})
+</script>
+
+<template>
+  <main class="page" />
+</template>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, provide, ref } from 'vue'
+import { Problem } from '../api/client'
+import { useVisit } from '../api/useVisit'
+import TopBar from '../common/TopBar.vue'
+import { visitKey } from './handle'
+import KeyHelp from './KeyHelp.vue'
+
+const props = defineProps<{ id: string }>()
+const handle = useVisit(() => props.id)
+provide(visitKey, handle)
+
+const title = computed(() => {
+  const job = handle.visit.value?.job
+  return job ? `${job.site} · ${job.unit}` : 'Visit'
+})
+const missing = computed(() => handle.error.value instanceof Problem && handle.error.value.status === 404)
+const waiting = computed(() => handle.outbox.value.length > 0 && handle.problem.value?.passing)
+const help = ref(false)
+
+function onKey(event: KeyboardEvent) {
+  const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
+  if (event.key === '?' && !typing) help.value = !help.value
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onUnmounted(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <TopBar :title="title" />
+  <div v-if="handle.visit.value" class="visit">
+    <nav class="steps no-print" aria-label="Steps of the visit">
+      <RouterLink :to="{ name: 'before', params: { id } }">1 Before power</RouterLink>
+      <RouterLink :to="{ name: 'work', params: { id } }">2 Work</RouterLink>
+      <RouterLink :to="{ name: 'verdict', params: { id } }">3 Verdict</RouterLink>
+      <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
+      <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
+    </nav>
+    <p v-if="waiting" class="banner" role="status" data-test="outbox">
+      {{ handle.outbox.value.length }} kept on this screen, not yet saved. {{ handle.problem.value?.message }}
+    </p>
+    <p v-else-if="handle.visit.value.closedAt" class="banner" role="status">
+      This visit is closed. It can be read and printed.
+    </p>
+    <RouterView />
+    <KeyHelp v-model="help" />
+  </div>
+  <main v-else-if="missing" class="page">
+    <h1 class="h4">No such visit among yours</h1>
+    <p>It may belong to a colleague. The lead can see all visits.</p>
+    <RouterLink class="key next" to="/jobs">Jobs of the day</RouterLink>
+  </main>
+  <main v-else-if="handle.error.value" class="page">
+    <h1 class="h4">The visit cannot be fetched</h1>
+    <p class="problem" role="alert">{{ handle.error.value.message }}</p>
+    <button class="key next" type="button" @click="handle.refetch()">Try again</button>
+  </main>
+  <main v-else class="page"><p class="soft">Fetching the visit.</p></main>
+</template>
+
+<style scoped lang="scss">
+.steps {
+  display: flex;
+  align-items: stretch;
+  border-bottom: 2px solid var(--line);
+  padding-inline: 1rem;
+}
+.steps a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding-inline: 0.9rem;
+  text-decoration: none;
+  border-right: 1px solid var(--line-soft);
+}
+.steps a:first-child {
+  padding-left: 0;
+}
+.steps a.router-link-active {
+  font-weight: 700;
+  box-shadow: inset 0 -5px 0 var(--ink);
+}
+.complaint {
+  order: 3;
+  margin: 0 0 0 1rem;
+  align-self: center;
+  flex: 1;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  color: var(--ink-soft);
+}
+.keys {
+  order: 4;
+}
+.banner {
+  margin: 0;
+  padding: 0.5rem 1rem;
+  font-weight: 700;
+  border-bottom: 2px solid var(--line);
+  background: var(--paper-2);
+}
+@media (max-width: 700px) {
+  .complaint,
+  .keys {
+    display: none;
+  }
+  .steps {
+    padding-inline: 0.5rem;
+  }
+  .steps a {
+    flex: 1;
+    padding-inline: 0.3rem;
+    justify-content: center;
+    font-size: 0.875rem;
+  }
+}
+</style>

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import DoNext from './DoNext.vue'
+import FreeReading from './FreeReading.vue'
+import { clock, percent } from './format'
+import { useHandle } from './handle'
+import LadderDrawing from './LadderDrawing.vue'
+import LogList from './LogList.vue'
+import ProofList from './ProofList.vue'
+import ReadingPad from './ReadingPad.vue'
+import StripChart from './StripChart.vue'
+import SuspectBars from './SuspectBars.vue'
+import { useCallClock } from './useCallClock'
+
+const { visit, add, problem, sending, outbox } = useHandle()
+const route = useRoute()
+const diagnosis = computed(() => visit.value!.diagnosis)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const chosenId = ref('')
+const tests = computed(() => {
+  const proof = diagnosis.value.verdict.proof.flatMap((p) => (p.test ? [p.test] : []))
+  return [...(diagnosis.value.next ? [diagnosis.value.next] : []), ...diagnosis.value.others, ...proof]
+})
+const chosen = computed(() => tests.value.find((t) => t.id === chosenId.value))
+const test = computed(() => (closed.value ? undefined : (chosen.value ?? diagnosis.value.next)))
+const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test.value?.id))
+const free = ref(false)
+const picked = ref<string | null>(null)
+const pad = ref<InstanceType<typeof ReadingPad>>()
+const { seconds, place, end } = useCallClock(String(route.params.id))
+const runTime = computed(() => (seconds.value == null ? null : diagnosis.value.strip.callAt + seconds.value))
+const fieldProblem = computed(() => (problem.value && !problem.value.passing ? problem.value : null))
+const blocked = computed(() => sending.value || outbox.value.length > 0)
+
+watch(
+  () => diagnosis.value.log.length,
+  () => (chosenId.value = ''),
+)
+onKeyStroke(['c', 'C'], (event) => {
+  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) place()
+})
+
+async function take(reading: string) {
+  if (await add({ kind: 'READING', test: test.value!.id, reading })) pad.value?.clear()
+}
+async function answer(yes: boolean) {
+  await add({ kind: 'ANSWER', test: test.value!.id, yes })
+}
+function pick(net: string) {
+  if (closed.value) return
+  picked.value = null
+  requestAnimationFrame(() => (picked.value = net))
+  free.value = true
+}
+</script>
+
+<template>
+  <main class="work">
+    <DoNext v-if="test" class="area-next" :test="test" :purpose="diagnosis.purpose" :chosen="Boolean(chosen)" :others="others" @choose="(id) => (chosenId = id)" @proposed="chosenId = ''" />
+    <section v-else class="area-next done" data-test="done">
+      <h1 class="h5 m-0">{{ closed ? 'Closed' : diagnosis.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}</h1>
+      <p class="what">{{ diagnosis.verdict.label }}, {{ percent(diagnosis.verdict.probability) }}</p>
+      <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict">To the verdict</RouterLink>
+    </section>
+    <p v-if="diagnosis.repeats.length" class="area-odd problem" role="status">
+      Does not fit the rest, worth repeating: {{ diagnosis.repeats.join('; ') }}
+    </p>
+    <div class="panes">
+      <section class="pane left" aria-label="Sequence and points" tabindex="0">
+        <div class="pane-head">
+          <h2 class="eyebrow">sequence</h2>
+          <button v-if="seconds == null" type="button" class="key" @click="place">Call placed now</button>
+          <button v-else type="button" class="key" @click="end"><span class="mono">{{ clock(seconds) }}</span> stop clock</button>
+        </div>
+        <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" />
+        <div class="pane-head mt-2">
+          <h2 class="eyebrow">points{{ test ? `, sound unit at: ${test.moment}` : '' }}</h2>
+          <button v-if="!closed" type="button" class="key quiet" data-test="free" @click="free = !free">any other reading</button>
+        </div>
+        <FreeReading v-if="free && !closed" :unit="diagnosis.unit" :picked="picked" @taken="free = false" />
+        <LadderDrawing :rungs="diagnosis.ladder" :black="test?.black" :red="test?.red" @pick="pick" />
+      </section>
+      <section class="pane right" aria-label="Suspects, proof and log" tabindex="0">
+        <SuspectBars :suspects="diagnosis.suspects" />
+        <div v-if="diagnosis.verdict.status !== 'NOT_YET'" class="mt-2">
+          <h2 class="eyebrow">proof</h2>
+          <ProofList :verdict="diagnosis.verdict" actions @choose="(id) => (chosenId = id)" />
+        </div>
+        <LogList class="mt-2" :log="diagnosis.log" :closed="closed" />
+      </section>
+    </div>
+    <ReadingPad v-if="test" ref="pad" class="area-pad" :test="test" :problem="fieldProblem" :busy="blocked" @take="take" @answer="answer" />
+    <p class="area-defer soft">{{ diagnosis.unit.defer }}</p>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 24rem;
+  grid-template-areas: 'next next' 'odd odd' 'panes pad' 'panes side' 'defer defer';
+  align-items: start;
+}
+.area-next {
+  grid-area: next;
+}
+.area-odd {
+  grid-area: odd;
+  padding-inline: 1rem;
+}
+.area-pad {
+  grid-area: pad;
+  padding: 0.6rem 1rem;
+  border-left: 2px solid var(--line);
+}
+.area-defer {
+  grid-area: defer;
+  font-size: 0.8125rem;
+  padding: 0.75rem 1rem;
+  border-top: 1px solid var(--line-soft);
+  margin: 0;
+}
+.panes {
+  display: contents;
+}
+.left {
+  grid-area: panes;
+  grid-row: 3 / span 2;
+  padding: 0.6rem 1rem;
+}
+.right {
+  grid-area: side;
+  padding: 0.5rem 1rem;
+  border-left: 2px solid var(--line);
+  align-self: stretch;
+}
+.pane-head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.done {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 1.25rem;
+  padding: 0.75rem 1rem;
+  border-bottom: 2px solid var(--line);
+  border-left: 12px double var(--ink);
+}
+.done .what {
+  font-size: 1.375rem;
+  font-weight: 700;
+  margin: 0;
+  flex: 1;
+}
+@media (max-width: 900px) {
+  .work {
+    display: flex;
+    flex-direction: column;
+    align-items: stretch;
+    height: calc(100dvh - 96px);
+  }
+  .panes {
+    display: flex;
+    flex: 1;
+    min-height: 0;
+    overflow-x: auto;
+    scroll-snap-type: x mandatory;
+  }
+  .pane {
+    flex: 0 0 100%;
+    scroll-snap-align: start;
+    overflow-y: auto;
+    border: 0;
+    padding: 0.5rem 0.6rem;
+  }
+  .area-pad {
+    border-left: 0;
+    border-top: 2px solid var(--line);
+    padding: 0.4rem 0.6rem 0.6rem;
+  }
+  .area-defer {
+    display: none;
+  }
+  .done {
+    padding: 0.6rem;
+  }
+}
+</style>
