@@ -9,6 +9,8 @@ createApp(App)
   .use(createPinia())
   .use(router)
   .use(VueQueryPlugin, {
-    queryClientConfig: { defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } } },
+    queryClientConfig: {
+      defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } },
+    },
   })
   .mount('#app')

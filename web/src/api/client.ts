@@ -33,7 +33,12 @@ export class Problem extends Error {
 }
 
 function cookie(name: string): string {
-  return document.cookie.split('; ').find((c) => c.startsWith(`${name}=`))?.slice(name.length + 1) ?? ''
+  return (
+    document.cookie
+      .split('; ')
+      .find((c) => c.startsWith(`${name}=`))
+      ?.slice(name.length + 1) ?? ''
+  )
 }
 
 const csrf: Middleware = {

@@ -13,7 +13,13 @@ const unitId = ref('')
 const complaint = ref('')
 const problem = ref<Problem | null>(null)
 const site = computed(() => sites.data.value?.find((s) => s.id === siteId.value))
-const common = ['No heat', 'Starts and goes out again', 'Heats for a while, then cold air', 'Blower does not stop', 'Runs but little heat']
+const common = [
+  'No heat',
+  'Starts and goes out again',
+  'Heats for a while, then cold air',
+  'Blower does not stop',
+  'Runs but little heat',
+]
 
 function choose(id: string) {
   siteId.value = id
@@ -41,7 +47,13 @@ async function make() {
     <hr class="rule" />
     <form class="form" @submit.prevent="make">
       <label for="site">Site</label>
-      <select id="site" class="form-select field" required :value="siteId" @change="choose(($event.target as HTMLSelectElement).value)">
+      <select
+        id="site"
+        class="form-select field"
+        required
+        :value="siteId"
+        @change="choose(($event.target as HTMLSelectElement).value)"
+      >
         <option value="" disabled>Choose a site</option>
         <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
       </select>

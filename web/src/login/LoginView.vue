@@ -29,15 +29,35 @@ async function enter() {
 <template>
   <main class="login">
     <svg viewBox="0 0 320 60" class="trace" aria-hidden="true">
-      <path d="M0 50h40V10h20v40h20V10h20v40h20V10h20v40h100V10h20v40h60" fill="none" stroke="currentColor" stroke-width="4" />
+      <path
+        d="M0 50h40V10h20v40h20V10h20v40h20V10h20v40h100V10h20v40h60"
+        fill="none"
+        stroke="currentColor"
+        stroke-width="4"
+      />
     </svg>
     <h1>Brick Signal</h1>
     <p class="soft">The board is the brick, its lamp is the signal. Read it, measure, prove, then replace.</p>
     <form @submit.prevent="enter">
       <label for="username">Login</label>
-      <BFormInput id="username" v-model="username" class="field" autocomplete="username" autocapitalize="none" required autofocus />
+      <BFormInput
+        id="username"
+        v-model="username"
+        class="field"
+        autocomplete="username"
+        autocapitalize="none"
+        required
+        autofocus
+      />
       <label for="password">Password</label>
-      <BFormInput id="password" v-model="password" class="field" type="password" autocomplete="current-password" required />
+      <BFormInput
+        id="password"
+        v-model="password"
+        class="field"
+        type="password"
+        autocomplete="current-password"
+        required
+      />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <button class="key next" type="submit" :disabled="busy">{{ busy ? 'Logging in' : 'Log in' }}</button>
     </form>

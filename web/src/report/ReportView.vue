@@ -9,7 +9,11 @@ import StripChart from '../visit/StripChart.vue'
 const props = defineProps<{ id: string }>()
 const { visit, error } = useVisit(() => props.id)
 const words = { PROVEN: 'Proven', INDICATED: 'Indicated, proof is missing', NOT_YET: 'Not proven' }
-const outcomes = { FIXED: 'Fixed on this visit', PART_ORDERED: 'Part ordered, second trip', LEFT_AS_FOUND: 'Left as found' }
+const outcomes = {
+  FIXED: 'Fixed on this visit',
+  PART_ORDERED: 'Part ordered, second trip',
+  LEFT_AS_FOUND: 'Left as found',
+}
 const log = computed(() => visit.value?.diagnosis.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
 const print = () => window.print()
 </script>
@@ -24,7 +28,9 @@ const print = () => window.print()
     <header>
       <p class="eyebrow">Service report {{ visit.job.number }}</p>
       <h1 class="h3">{{ visit.job.site }}, {{ visit.job.unit }}</h1>
-      <p>{{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}</p>
+      <p>
+        {{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}
+      </p>
       <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
     </header>
     <hr class="rule" />
@@ -40,7 +46,12 @@ const print = () => window.print()
     <h2 class="h5">Measured</h2>
     <table class="table">
       <thead>
-        <tr><th scope="col">Time</th><th scope="col">What</th><th scope="col">Found</th><th scope="col">Sound unit</th></tr>
+        <tr>
+          <th scope="col">Time</th>
+          <th scope="col">What</th>
+          <th scope="col">Found</th>
+          <th scope="col">Sound unit</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="l in log" :key="l.id">
@@ -54,13 +65,13 @@ const print = () => window.print()
     <p v-if="log.length === 0" class="soft">Nothing was measured.</p>
     <StripChart :strip="visit.diagnosis.strip" />
     <h2 class="h5 mt-3">Decided</h2>
-    <p v-if="visit.closedAt">
-      {{ visit.outcome ? outcomes[visit.outcome] : '' }}. {{ visit.decided }}
-    </p>
+    <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome] : '' }}. {{ visit.decided }}</p>
     <p v-else>The visit is still open; nothing has been decided.</p>
     <p class="caution">{{ visit.diagnosis.unit.defer }}</p>
   </main>
-  <main v-else-if="error" class="page"><p class="problem" role="alert">{{ error.message }}</p></main>
+  <main v-else-if="error" class="page">
+    <p class="problem" role="alert">{{ error.message }}</p>
+  </main>
 </template>
 
 <style scoped lang="scss">

@@ -9,7 +9,9 @@ const { visit, add, problem } = useHandle()
 const route = useRoute()
 const diagnosis = computed(() => visit.value!.diagnosis)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const lamp = computed(() => diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN')).at(-1))
+const lamp = computed(() =>
+  diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN')).at(-1),
+)
 const done = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'ANSWER'))
 const checks = computed(() => diagnosis.value.unit.checksBefore)
 </script>
@@ -17,7 +19,8 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
 <template>
   <main class="page before">
     <p class="caution lead-caution">
-      <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front of you.
+      <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
+      of you.
     </p>
     <div class="two">
       <div>
@@ -31,14 +34,22 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
               <span>{{ w.pattern }}</span><span class="mono">{{ percent(w.weight) }}</span>
             </li>
           </ul>
-          <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">Wrong, read it again</button>
+          <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">
+            Wrong, read it again
+          </button>
         </section>
         <template v-else-if="!closed">
           <LampTap />
           <section aria-labelledby="choose-title" class="mt-4">
             <h2 id="choose-title" class="h5">Or choose what it shows</h2>
             <div class="patterns">
-              <button v-for="code in diagnosis.unit.chart" :key="code.pattern" type="button" class="key" @click="add({ kind: 'PATTERN', pattern: code.pattern })">
+              <button
+                v-for="code in diagnosis.unit.chart"
+                :key="code.pattern"
+                type="button"
+                class="key"
+                @click="add({ kind: 'PATTERN', pattern: code.pattern })"
+              >
                 {{ code.pattern }}
               </button>
             </div>
@@ -54,19 +65,42 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
           <li v-for="l in done" :key="l.id" class="done">
             <span>{{ l.what }}</span>
             <strong>{{ l.found }}</strong>
-            <button v-if="!closed" type="button" class="key quiet" @click="add({ kind: 'TAKE_BACK', supersedes: l.id })">take back</button>
+            <button
+              v-if="!closed"
+              type="button"
+              class="key quiet"
+              @click="add({ kind: 'TAKE_BACK', supersedes: l.id })"
+            >
+              take back
+            </button>
           </li>
           <template v-if="!closed">
             <li v-for="c in checks" :key="c.id" :data-test="`check-${c.id}`">
               <span :id="`q-${c.id}`">{{ c.title }}</span>
-              <button type="button" class="key" :aria-describedby="`q-${c.id}`" @click="add({ kind: 'ANSWER', test: c.id, yes: true })">Yes</button>
-              <button type="button" class="key" :aria-describedby="`q-${c.id}`" @click="add({ kind: 'ANSWER', test: c.id, yes: false })">No</button>
+              <button
+                type="button"
+                class="key"
+                :aria-describedby="`q-${c.id}`"
+                @click="add({ kind: 'ANSWER', test: c.id, yes: true })"
+              >
+                Yes
+              </button>
+              <button
+                type="button"
+                class="key"
+                :aria-describedby="`q-${c.id}`"
+                @click="add({ kind: 'ANSWER', test: c.id, yes: false })"
+              >
+                No
+              </button>
             </li>
           </template>
         </ul>
       </section>
     </div>
-    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work">Go on to the work</RouterLink>
+    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
+      >Go on to the work</RouterLink
+    >
   </main>
 </template>
 

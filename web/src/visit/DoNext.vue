@@ -16,7 +16,8 @@ watch(
   },
 )
 onKeyStroke(['w', 'W'], (event) => {
-  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) why.value = !why.value
+  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)))
+    why.value = !why.value
 })
 </script>
 
@@ -25,27 +26,44 @@ onKeyStroke(['w', 'W'], (event) => {
     <div class="line">
       <h1 id="next-title" class="tag">{{ chosen ? 'CHOSEN' : purpose === 'PROVE' ? 'PROVE' : 'DO NEXT' }}</h1>
       <p class="what" data-test="instruction">{{ test.instruction }}</p>
+      <div class="tools">
+        <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">
+          why {{ why ? '▾' : '▸' }}
+        </button>
+        <button
+          v-if="others.length"
+          type="button"
+          class="key quiet"
+          :aria-expanded="other"
+          data-test="other"
+          @click="other = !other"
+        >
+          other {{ other ? '▾' : '▸' }}
+        </button>
+      </div>
       <p class="min mono">{{ minutes(test.minutes) }}</p>
     </div>
     <p class="how">
-      <template v-if="test.mode"><strong>{{ test.mode }}</strong> · </template>{{ test.moment }}<template v-if="test.afterCall != null">
-        <span class="mono"> · {{ clock(test.afterCall) }} after the call</span></template>
+      <template v-if="test.mode"
+        ><strong>{{ test.mode }}</strong> · </template
+      >{{ test.moment
+      }}<template v-if="test.afterCall != null">
+        <span class="mono"> · {{ clock(test.afterCall) }} after the call</span></template
+      >
       <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
     </p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
-    <div class="tools">
-      <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">why {{ why ? '▾' : '▸' }}</button>
-      <button v-if="others.length" type="button" class="key quiet" :aria-expanded="other" data-test="other" @click="other = !other">other {{ other ? '▾' : '▸' }}</button>
-      <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
-      <span class="brief">{{ test.brief }}</span>
-    </div>
+    <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
+    <p v-if="why" class="brief">It {{ test.brief }}; {{ minutes(test.minutes) }}.</p>
     <ul v-if="why" class="why" data-test="why-list">
       <li v-for="w in test.why" :key="w">{{ w }}</li>
     </ul>
     <ul v-if="other" class="others">
       <li v-for="t in others" :key="t.id">
         <button type="button" class="key" @click="emit('choose', t.id)">
-          <span>{{ t.instruction }}<small> {{ t.mode ?? '' }} · {{ t.moment }}</small></span>
+          <span
+            >{{ t.instruction }}<small> {{ t.mode ?? '' }} · {{ t.moment }}</small></span
+          >
           <span class="mono">{{ minutes(t.minutes) }}</span>
         </button>
       </li>
@@ -53,7 +71,9 @@ onKeyStroke(['w', 'W'], (event) => {
     <ul class="outcomes" aria-label="What it may show">
       <li v-for="o in test.outcomes" :key="o.expected" :class="{ sound: o.sound }">
         <strong class="mono">{{ o.expected }}</strong><span class="mono">{{ percent(o.probability) }}</span>
-        <span class="who">{{ o.suspects.slice(0, 2).join(', ') || 'take it again' }}{{ o.suspects.length > 2 ? ' …' : '' }}</span>
+        <span class="who"
+          >{{ o.suspects.slice(0, 2).join(', ') || 'take it again' }}{{ o.suspects.length > 2 ? ' …' : '' }}</span
+        >
       </li>
     </ul>
   </section>
@@ -99,13 +119,16 @@ onKeyStroke(['w', 'W'], (event) => {
 }
 .tools {
   display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 0.75rem;
+  gap: 0.25rem;
+  margin-block: -0.5rem;
+}
+.key.quiet {
+  background: none;
 }
 .brief {
   color: var(--ink-soft);
   font-size: 0.875rem;
+  margin: 0.1rem 0 0.25rem;
 }
 .why,
 .others {
@@ -139,19 +162,25 @@ onKeyStroke(['w', 'W'], (event) => {
 }
 .outcomes li {
   display: flex;
-  flex-wrap: wrap;
   gap: 0 0.5rem;
+  align-items: baseline;
   border: 1px dashed var(--line);
-  padding: 0.15rem 0.5rem;
+  padding: 0.1rem 0.5rem;
   font-size: 0.875rem;
-  max-width: 22rem;
+  max-width: 25rem;
+  min-width: 0;
+}
+.outcomes .mono {
+  white-space: nowrap;
 }
 .outcomes li.sound {
   border-style: solid;
   border-width: 2px;
 }
 .who {
-  flex-basis: 100%;
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
   color: var(--ink-soft);
   font-size: 0.8125rem;
 }
@@ -173,7 +202,7 @@ onKeyStroke(['w', 'W'], (event) => {
     gap: 0.5rem;
   }
   .outcomes .who,
-  .brief {
+  .min {
     display: none;
   }
 }

@@ -25,7 +25,14 @@ watch(
 )
 
 async function take() {
-  const entry = { kind: 'READING' as const, red: red.value, black: black.value, mode: mode.value, moment: moment.value, reading: reading.value }
+  const entry = {
+    kind: 'READING' as const,
+    red: red.value,
+    black: black.value,
+    mode: mode.value,
+    moment: moment.value,
+    reading: reading.value,
+  }
   if (await add(entry)) {
     reading.value = ''
     emit('taken')
@@ -52,7 +59,14 @@ async function take() {
       <option v-for="m in unit.moments" :key="m.id" :value="m.id">{{ m.label }}</option>
     </select>
     <label for="free-reading">Reading, {{ unitOf }}</label>
-    <input id="free-reading" v-model="reading" class="form-control field mono" inputmode="decimal" autocomplete="off" required />
+    <input
+      id="free-reading"
+      v-model="reading"
+      class="form-control field mono"
+      inputmode="decimal"
+      autocomplete="off"
+      required
+    />
     <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
     <button type="submit" class="key next">Take reading</button>
   </form>

@@ -36,12 +36,26 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
             <span class="name">{{ s.element }}</span>
           </span>
           <span v-else class="gap" aria-hidden="true"></span>
-          <button type="button" class="point" :class="[probe(s) && `probe-${probe(s)}`, { live: live(s) }]" :title="s.label" :aria-label="`${s.label}, sound ${volts(s.volts)} volts${probe(s) ? `, ${probe(s)} probe here` : ''}`" @click="emit('pick', s.net)">
-            <span class="dot" aria-hidden="true"><i v-if="probe(s)">{{ probe(s) === 'red' ? 'R' : 'B' }}</i></span>
+          <button
+            type="button"
+            class="point"
+            :class="[probe(s) && `probe-${probe(s)}`, { live: live(s) }]"
+            :title="s.label"
+            :aria-label="`${s.label}, sound ${volts(s.volts)} volts${probe(s) ? `, ${probe(s)} probe here` : ''}`"
+            @click="emit('pick', s.net)"
+          >
+            <span class="dot" aria-hidden="true"
+              ><i v-if="probe(s)">{{ probe(s) === 'red' ? 'R' : 'B' }}</i></span
+            >
             <span class="net">{{ s.net }}</span>
             <span class="volts mono">{{ volts(s.volts) }} V</span>
             <span v-if="s.lastReading" class="read mono">▸{{ s.lastReading }}</span>
-            <span v-if="s.colour" class="wire" :style="{ background: conductorColour(s.colour) }" aria-hidden="true"></span>
+            <span
+              v-if="s.colour"
+              class="wire"
+              :style="{ background: conductorColour(s.colour) }"
+              aria-hidden="true"
+            ></span>
           </button>
         </li>
       </ol>

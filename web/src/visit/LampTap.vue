@@ -52,7 +52,15 @@ onKeyStroke(' ', (event) => {
     </button>
     <p v-if="problem && problem.field === 'taps'" class="problem" role="alert">{{ problem.message }}</p>
     <div class="d-flex gap-2 mt-2">
-      <button type="button" class="key next flex-fill" :disabled="taps.length === 0" data-test="read-lamp" @click="read">Read the lamp</button>
+      <button
+        type="button"
+        class="key next flex-fill"
+        :disabled="taps.length === 0"
+        data-test="read-lamp"
+        @click="read"
+      >
+        Read the lamp
+      </button>
       <button type="button" class="key" :disabled="taps.length === 0" @click="taps = []">Clear</button>
     </div>
   </section>

@@ -24,14 +24,25 @@ async function correct(entry: LogView) {
     <h2 id="log-title" class="eyebrow">log</h2>
     <p v-if="log.length === 0" class="soft">Nothing yet. Each reading stands here and can be taken back.</p>
     <ol class="log" data-test="log">
-      <li v-for="l in [...log].reverse().filter((e) => e.kind !== 'TAKE_BACK')" :key="l.id" :class="{ gone: !l.counts }">
+      <li
+        v-for="l in [...log].reverse().filter((e) => e.kind !== 'TAKE_BACK')"
+        :key="l.id"
+        :class="{ gone: !l.counts }"
+      >
         <span class="mono time">{{ timeOfDay(l.madeAt) }}</span>
         <span class="what">{{ l.what }}</span>
         <strong class="mono found">{{ l.found }}</strong>
         <span class="soft explain">{{ l.explanation }}</span>
         <span v-if="!closed && l.counts" class="acts">
           <button v-if="l.correctable && l.test" type="button" class="key quiet" @click="edit(l)">correct</button>
-          <button type="button" class="key quiet" data-test="take-back" @click="add({ kind: 'TAKE_BACK', supersedes: l.id })">take back</button>
+          <button
+            type="button"
+            class="key quiet"
+            data-test="take-back"
+            @click="add({ kind: 'TAKE_BACK', supersedes: l.id })"
+          >
+            take back
+          </button>
         </span>
         <form v-if="editing === l.id" class="edit" @submit.prevent="correct(l)">
           <input v-model="corrected" class="form-control field" inputmode="decimal" aria-label="Corrected reading" />

@@ -9,9 +9,13 @@ const emit = defineEmits<{ choose: [id: string] }>()
 <template>
   <ul class="proof" data-test="proof">
     <li v-for="item in verdict.proof" :key="item.what" :class="{ proven: item.proven }">
-      <span class="mark" aria-hidden="true">{{ item.proven ? '■' : '□' }}</span>
-      <span>{{ item.what }}<span class="visually-hidden">{{ item.proven ? ', proven' : ', missing' }}</span></span>
-      <button v-if="actions && item.test" type="button" class="key" @click="emit('choose', item.test.id)">Do it, {{ minutes(item.test.minutes) }}</button>
+      <span class="tick" aria-hidden="true">{{ item.proven ? '■' : '□' }}</span>
+      <span
+        >{{ item.what }}<span class="visually-hidden">{{ item.proven ? ', proven' : ', missing' }}</span></span
+      >
+      <button v-if="actions && item.test" type="button" class="key" @click="emit('choose', item.test.id)">
+        Do it, {{ minutes(item.test.minutes) }}
+      </button>
     </li>
   </ul>
 </template>

@@ -12,9 +12,13 @@ watch(
 )
 defineExpose({ clear: () => (typed.value = '') })
 
-const rows = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '-', '0', '.']
+const rows = ['7', '8', '9', 'back', 'OL', '4', '5', '6', '-', '.', '1', '2', '3', '0']
+const names: Record<string, string> = { '-': 'minus', '.': 'point', back: 'take back a digit', OL: 'open, OL' }
 
 function press(key: string) {
+  if (key === 'back') typed.value = typed.value === 'OL' ? '' : typed.value.slice(0, -1)
+  if (key === 'OL') typed.value = 'OL'
+  if (key === 'back' || key === 'OL') return
   if (typed.value === 'OL') typed.value = ''
   typed.value = (typed.value + key).slice(0, 12)
 }
@@ -30,8 +34,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     return
   }
   if (/^[0-9.,-]$/.test(event.key)) press(event.key)
-  else if (event.key === 'Backspace') typed.value = typed.value.slice(0, -1)
-  else if (/^o$/i.test(event.key) && props.test.canReadOpen) typed.value = 'OL'
+  else if (event.key === 'Backspace') press('back')
+  else if (/^o$/i.test(event.key) && props.test.canReadOpen) press('OL')
   else if (event.key === 'Enter' && !(target instanceof HTMLButtonElement)) take()
 })
 </script>
@@ -39,20 +43,36 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 <template>
   <section class="pad" aria-label="Reading">
     <template v-if="test.reading">
-      <output class="display mono" :class="{ empty: !typed }" data-test="display" aria-live="polite">{{ typed || '– – –' }}<small>{{ test.unit }}</small></output>
+      <output class="display mono" :class="{ empty: !typed }" data-test="display" aria-live="polite"
+        >{{ typed || '– – –' }}<small>{{ test.unit }}</small></output
+      >
       <p v-if="problem" class="problem" role="alert" data-test="reading-problem">{{ problem.message }}</p>
       <div class="grid">
-        <button v-for="k in rows" :key="k" type="button" class="key mono" :aria-label="k === '-' ? 'minus' : k === '.' ? 'point' : k" @click="press(k)">{{ k }}</button>
-        <button type="button" class="key mono" aria-label="take back a digit" @click="typed = typed.slice(0, -1)">⌫</button>
-        <button type="button" class="key mono" :disabled="!test.canReadOpen" @click="typed = 'OL'">OL</button>
-        <button type="button" class="key next take" :disabled="!typed || busy" data-test="take" @click="take">Take reading</button>
+        <button
+          v-for="k in rows"
+          :key="k"
+          type="button"
+          class="key mono"
+          :aria-label="names[k] ?? k"
+          :disabled="k === 'OL' && !test.canReadOpen"
+          @click="press(k)"
+        >
+          {{ k === 'back' ? '←' : k }}
+        </button>
+        <button type="button" class="key next take" :disabled="!typed || busy" data-test="take" @click="take">
+          Take reading
+        </button>
       </div>
     </template>
     <template v-else>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div class="yesno">
-        <button type="button" class="key next" :disabled="busy" data-test="yes" @click="emit('answer', true)">Yes</button>
-        <button type="button" class="key next" :disabled="busy" data-test="no" @click="emit('answer', false)">No</button>
+        <button type="button" class="key next" :disabled="busy" data-test="yes" @click="emit('answer', true)">
+          Yes
+        </button>
+        <button type="button" class="key next" :disabled="busy" data-test="no" @click="emit('answer', false)">
+          No
+        </button>
       </div>
     </template>
   </section>
@@ -76,7 +96,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 .grid {
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
+  grid-template-columns: repeat(5, 1fr);
   gap: 4px;
   margin-top: 4px;
 }
@@ -84,9 +104,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   font-size: 1.25rem;
   padding: 0;
 }
+.grid .key:nth-child(14) {
+  grid-column: span 2;
+}
 .take {
-  grid-column: span 4;
-  font-size: 1.0625rem !important;
+  grid-column: span 5;
+  min-height: 52px;
 }
 .yesno {
   display: grid;

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { Strip } from '../api/client'
 import { clock } from './format'
 import { LEFT, outline, ROW, scale, TOP } from './stripGeometry'
 
 const props = defineProps<{ strip: Strip; mark?: number | null; now?: number | null }>()
-const WIDTH = 760
+const figure = ref<HTMLElement>()
+const { width: measured } = useElementSize(figure)
+const width = computed(() => Math.max(300, Math.round(measured.value || 760)))
 const height = computed(() => TOP + props.strip.channels.length * ROW + 22)
-const x = computed(() => scale(props.strip, WIDTH))
+const x = computed(() => scale(props.strip, width.value))
 const rows = computed(() =>
   props.strip.channels.map((channel, i) => {
     const low = TOP + (i + 1) * ROW - 6
@@ -24,13 +27,16 @@ const rows = computed(() =>
     }
   }),
 )
+const step = computed(() => (width.value < 500 ? 30 : 15))
 const ticks = computed(() => {
   const list = []
-  for (let t = props.strip.callAt; t <= props.strip.to; t += 15) list.push(t)
+  for (let t = props.strip.callAt; x.value(t) < width.value - 20; t += step.value) list.push(t)
   return list
 })
 const stages = computed(() =>
-  [...props.strip.stages].sort((a, b) => a.from - b.from).filter((s) => x.value(s.to) - x.value(s.from) > 14),
+  [...props.strip.stages]
+    .sort((a, b) => a.from - b.from)
+    .filter((s) => x.value(s.to) - x.value(s.from) > (width.value < 500 ? 8 : 14)),
 )
 const current = computed(() => {
   const now = props.now
@@ -39,11 +45,15 @@ const current = computed(() => {
 </script>
 
 <template>
-  <figure class="strip" data-test="strip">
-    <svg :viewBox="`0 0 ${WIDTH} ${height}`" role="img" :aria-label="`Timing of the unit: ${strip.channels.map((c) => c.label).join(', ')}`">
+  <figure ref="figure" class="strip" data-test="strip">
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      role="img"
+      :aria-label="`Timing of the unit: ${strip.channels.map((c) => c.label).join(', ')}`"
+    >
       <g v-for="(s, i) in stages" :key="s.id">
         <line :x1="x(s.from)" :x2="x(s.from)" :y1="TOP - 8" :y2="height - 20" class="stage-line" />
-        <text :x="x(s.from) + 3" :y="i % 2 ? 26 : 12" class="stage">{{ s.label }}</text>
+        <text :x="x(s.from) + 3" :y="11 + 12 * (i % 3)" class="stage">{{ s.label }}</text>
       </g>
       <g v-for="row in rows" :key="row.channel.id">
         <text :x="LEFT - 8" :y="row.low - 3" class="channel">{{ row.channel.label }}</text>
@@ -58,12 +68,27 @@ const current = computed(() => {
         <line :x1="x(mark)" :x2="x(mark)" :y1="TOP - 8" :y2="height - 20" class="mark" />
         <path :d="`M${x(mark) - 7} ${TOP - 8}h14l-7 9z`" class="mark-head" />
       </g>
-      <line v-if="now != null && now <= strip.to" :x1="x(now)" :x2="x(now)" :y1="TOP - 8" :y2="height - 20" class="now" />
+      <line
+        v-if="now != null && now <= strip.to"
+        :x1="x(now)"
+        :x2="x(now)"
+        :y1="TOP - 8"
+        :y2="height - 20"
+        class="now"
+      />
     </svg>
     <figcaption>
-      <span><svg width="26" height="12" aria-hidden="true"><path d="M0 11H6V2H20V11H26" class="outline" /></svg> expected</span>
-      <span><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg> how likely it is on, by what is known</span>
-      <span v-if="current" class="current"><strong>{{ current.label }}:</strong> {{ current.seen }}</span>
+      <span
+        ><svg width="26" height="12" aria-hidden="true"><path d="M0 11H6V2H20V11H26" class="outline" /></svg>
+        expected</span
+      >
+      <span
+        ><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg> how
+        likely it is on, by what is known</span
+      >
+      <span v-if="current" class="current"
+        ><strong>{{ current.label }}:</strong> {{ current.seen }}</span
+      >
     </figcaption>
   </figure>
 </template>

@@ -46,7 +46,12 @@ async function end() {
     <h2 class="h5">Proof</h2>
     <ProofList v-if="verdict.proof.length" :verdict="verdict" />
     <p v-else class="soft">No direct proof is possible with the tests of this unit.</p>
-    <RouterLink v-if="!closed && verdict.status !== 'PROVEN'" class="key mt-2" :to="{ name: 'work', params: route.params }">Back to the work</RouterLink>
+    <RouterLink
+      v-if="!closed && verdict.status !== 'PROVEN'"
+      class="key mt-2"
+      :to="{ name: 'work', params: route.params }"
+      >Back to the work</RouterLink
+    >
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
@@ -64,7 +69,9 @@ async function end() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <button type="submit" class="key next mt-2" :disabled="!decided.trim()" data-test="close">Close the visit</button>
     </form>
-    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Page to print</RouterLink>
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
+      >Page to print</RouterLink
+    >
   </main>
 </template>
 

@@ -29,6 +29,15 @@ const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test
 const free = ref(false)
 const picked = ref<string | null>(null)
 const pad = ref<InstanceType<typeof ReadingPad>>()
+const paneSequence = ref<HTMLElement>()
+const panePoints = ref<HTMLElement>()
+const paneSuspects = ref<HTMLElement>()
+const panes = [
+  { name: 'sequence', el: paneSequence },
+  { name: 'points', el: panePoints },
+  { name: 'suspects', el: paneSuspects },
+]
+const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
 const { seconds, place, end } = useCallClock(String(route.params.id))
 const runTime = computed(() => (seconds.value == null ? null : diagnosis.value.strip.callAt + seconds.value))
 const fieldProblem = computed(() => (problem.value && !problem.value.passing ? problem.value : null))
@@ -58,31 +67,57 @@ function pick(net: string) {
 
 <template>
   <main class="work">
-    <DoNext v-if="test" class="area-next" :test="test" :purpose="diagnosis.purpose" :chosen="Boolean(chosen)" :others="others" @choose="(id) => (chosenId = id)" @proposed="chosenId = ''" />
+    <DoNext
+      v-if="test"
+      class="area-next"
+      :test="test"
+      :purpose="diagnosis.purpose"
+      :chosen="Boolean(chosen)"
+      :others="others"
+      @choose="(id) => (chosenId = id)"
+      @proposed="chosenId = ''"
+    />
     <section v-else class="area-next done" data-test="done">
-      <h1 class="h5 m-0">{{ closed ? 'Closed' : diagnosis.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}</h1>
+      <h1 class="h5 m-0">
+        {{ closed ? 'Closed' : diagnosis.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
+      </h1>
       <p class="what">{{ diagnosis.verdict.label }}, {{ percent(diagnosis.verdict.probability) }}</p>
-      <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict">To the verdict</RouterLink>
+      <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
+        >To the verdict</RouterLink
+      >
     </section>
     <p v-if="diagnosis.repeats.length" class="area-odd problem" role="status">
       Does not fit the rest, worth repeating: {{ diagnosis.repeats.join('; ') }}
     </p>
+    <nav class="swipe" aria-label="Panes">
+      <button v-for="p in panes" :key="p.name" type="button" class="key quiet" @click="show(p.el.value)">
+        {{ p.name }}
+      </button>
+    </nav>
     <div class="panes">
-      <section class="pane left" aria-label="Sequence and points" tabindex="0">
-        <div class="pane-head">
-          <h2 class="eyebrow">sequence</h2>
-          <button v-if="seconds == null" type="button" class="key" @click="place">Call placed now</button>
-          <button v-else type="button" class="key" @click="end"><span class="mono">{{ clock(seconds) }}</span> stop clock</button>
-        </div>
-        <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" />
-        <div class="pane-head mt-2">
-          <h2 class="eyebrow">points{{ test ? `, sound unit at: ${test.moment}` : '' }}</h2>
-          <button v-if="!closed" type="button" class="key quiet" data-test="free" @click="free = !free">any other reading</button>
-        </div>
-        <FreeReading v-if="free && !closed" :unit="diagnosis.unit" :picked="picked" @taken="free = false" />
-        <LadderDrawing :rungs="diagnosis.ladder" :black="test?.black" :red="test?.red" @pick="pick" />
-      </section>
-      <section class="pane right" aria-label="Suspects, proof and log" tabindex="0">
+      <div class="left">
+        <section ref="paneSequence" class="pane sequence" aria-label="Sequence" tabindex="0">
+          <div class="pane-head">
+            <h2 class="eyebrow">sequence</h2>
+            <button v-if="seconds == null" type="button" class="key" @click="place">Call placed now</button>
+            <button v-else type="button" class="key" @click="end">
+              <span class="mono">{{ clock(seconds) }}</span> stop clock
+            </button>
+          </div>
+          <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" />
+        </section>
+        <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
+          <div class="pane-head">
+            <h2 class="eyebrow">points{{ test ? `, sound unit at: ${test.moment}` : '' }}</h2>
+            <button v-if="!closed" type="button" class="key quiet" data-test="free" @click="free = !free">
+              any other reading
+            </button>
+          </div>
+          <FreeReading v-if="free && !closed" :unit="diagnosis.unit" :picked="picked" @taken="free = false" />
+          <LadderDrawing :rungs="diagnosis.ladder" :black="test?.black" :red="test?.red" @pick="pick" />
+        </section>
+      </div>
+      <section ref="paneSuspects" class="pane right" aria-label="Suspects, proof and log" tabindex="0">
         <SuspectBars :suspects="diagnosis.suspects" />
         <div v-if="diagnosis.verdict.status !== 'NOT_YET'" class="mt-2">
           <h2 class="eyebrow">proof</h2>
@@ -91,7 +126,16 @@ function pick(net: string) {
         <LogList class="mt-2" :log="diagnosis.log" :closed="closed" />
       </section>
     </div>
-    <ReadingPad v-if="test" ref="pad" class="area-pad" :test="test" :problem="fieldProblem" :busy="blocked" @take="take" @answer="answer" />
+    <ReadingPad
+      v-if="test"
+      ref="pad"
+      class="area-pad"
+      :test="test"
+      :problem="fieldProblem"
+      :busy="blocked"
+      @take="take"
+      @answer="answer"
+    />
     <p class="area-defer soft">{{ diagnosis.unit.defer }}</p>
   </main>
 </template>
@@ -100,7 +144,8 @@ function pick(net: string) {
 .work {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 24rem;
-  grid-template-areas: 'next next' 'odd odd' 'panes pad' 'panes side' 'defer defer';
+  grid-template-rows: auto auto auto 1fr auto;
+  grid-template-areas: 'next next' 'odd odd' 'left pad' 'left side' 'defer defer';
   align-items: start;
 }
 .area-next {
@@ -125,10 +170,17 @@ function pick(net: string) {
 .panes {
   display: contents;
 }
+.swipe {
+  display: none;
+}
 .left {
-  grid-area: panes;
-  grid-row: 3 / span 2;
-  padding: 0.6rem 1rem;
+  grid-area: left;
+}
+.sequence {
+  padding: 0.6rem 1rem 0;
+}
+.points {
+  padding: 0.4rem 1rem;
 }
 .right {
   grid-area: side;
@@ -169,6 +221,17 @@ function pick(net: string) {
     min-height: 0;
     overflow-x: auto;
     scroll-snap-type: x mandatory;
+  }
+  .swipe {
+    display: flex;
+    justify-content: space-around;
+    border-bottom: 1px solid var(--line-soft);
+  }
+  .swipe .key {
+    font-size: 0.875rem;
+  }
+  .left {
+    display: contents;
   }
   .pane {
     flex: 0 0 100%;

@@ -2,7 +2,7 @@ import type { Strip } from '../api/client'
 
 export const ROW = 26
 export const LEFT = 74
-export const TOP = 34
+export const TOP = 46
 
 /** Where a time lies on the strip, in units of the drawing. */
 export function scale(strip: Pick<Strip, 'from' | 'to'>, width: number): (t: number) => number {
