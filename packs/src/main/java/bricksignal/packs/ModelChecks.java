@@ -7,12 +7,14 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayDeque;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** Does the model make sense: do its names exist, is every net joined, can every state be reached, is every output driven. */
 final class ModelChecks {
@@ -180,12 +182,12 @@ final class ModelChecks {
         }
     }
 
-    /** A known name that looks like the wrong one. */
+    /** The known name that is nearest to the wrong one, if it is near at all. */
     static String maybe(String wrong, Collection<String> known) {
-        return known.stream().filter(name -> !name.equals(wrong) && (name.equalsIgnoreCase(wrong)
-                || name.length() > 2 && wrong.length() > 2 && (name.startsWith(wrong) || wrong.startsWith(name)
-                || name.regionMatches(true, 0, wrong, 0, Math.min(4, Math.min(name.length(), wrong.length()))))))
-                .findFirst().map(name -> ". Maybe '" + name + "'").orElse("");
+        LevenshteinDistance distance = new LevenshteinDistance(Math.max(2, wrong.length() / 3));
+        return known.stream().filter(name -> !name.equals(wrong) && distance.apply(wrong, name) >= 0)
+                .min(Comparator.comparingInt(name -> distance.apply(wrong, name)))
+                .map(name -> ". Maybe '" + name + "'").orElse("");
     }
 
     /** What a name in an expression may be. */

@@ -92,17 +92,19 @@ public final class Diagnosis {
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
     public List<Observation> contradictions() {
         int top = ranking().get(0);
-        List<Observation> odd = new ArrayList<>();
-        for (Observation observation : observations) {
-            double best = 0;
-            for (int h = 0; h < belief.length; h++) {
-                best = Math.max(best, likelihood(observation, h));
-            }
-            if (likelihood(observation, top) < CONTRADICTS * best) {
-                odd.add(observation);
-            }
+        return observations.stream().filter(observation -> contradicts(observation, top)).toList();
+    }
+
+    private boolean contradicts(Observation observation, int hypothesis) {
+        if (observation instanceof Observation.Reading reading) {
+            return pack.errors().onlyAMisread(reading.test(),
+                    (Prediction.Number) pack.predictions(reading.test()).get(hypothesis), reading.value());
         }
-        return odd;
+        if (observation instanceof Observation.Answer answer) {
+            double yes = ((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis)).yes();
+            return (answer.yes() ? yes : 1 - yes) < CONTRADICTS;
+        }
+        return likelihood(observation, hypothesis) <= LAMP_MISREAD;
     }
 
     private double[] posterior() {

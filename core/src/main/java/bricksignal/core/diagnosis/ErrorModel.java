@@ -51,6 +51,11 @@ public record ErrorModel(double misread) {
         return (1 - misread) * density + misread / width;
     }
 
+    /** True when a value lies so far from what is expected that only a misread explains it. */
+    public boolean onlyAMisread(Test.Reading test, Prediction.Number expected, double value) {
+        return likelihood(test, expected, value) < 2 * misread / width(test.mode());
+    }
+
     /** Likelihood of an answer. */
     public double likelihood(Prediction.Chance expected, boolean yes) {
         double said = yes ? expected.yes() : 1 - expected.yes();

@@ -7,6 +7,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Outcomes;
+import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
@@ -172,12 +173,19 @@ public final class ProofGate {
         List<String> untested = new ArrayList<>();
         for (Part part : pack.model().parts()) {
             boolean fed = part.elements().stream().filter(this::isLoad).allMatch(load -> peak(hypothesis.unit(), load)
-                    >= UNTESTED_SHARE * peak(pack.healthy(), load));
+                    >= UNTESTED_SHARE * peak(pack.healthy(), load) || provenByOhms(load));
             if (!fed && !part.id().equals(hypothesis.part().id()) && part.kind() != Part.Kind.BOARD) {
                 untested.add(part.id());
             }
         }
         return untested;
+    }
+
+    private boolean provenByOhms(String load) {
+        List<String> nets = pack.model().machine().circuit().element(load).nets();
+        return diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Reading r
+                && Log.ohms(r.test(), nets.get(0), nets.get(1)) && !pack.errors().onlyAMisread(r.test(),
+                (Prediction.Number) pack.healthyPrediction(r.test()), r.value()));
     }
 
     private boolean isLoad(String element) {

@@ -1,0 +1,163 @@
+package bricksignal.core.board.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bricksignal.core.board.Board;
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.ExprParser;
+import bricksignal.core.board.Input;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Quantity;
+import bricksignal.core.board.Region;
+import bricksignal.core.board.Rule;
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.lamp.LampPattern;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/**
+ * A small unit, drawn here:
+ *
+ * <pre>
+ *   R --fuse--+--call---W--[input]--C        board: W on for 3 s -> fan
+ *   24 V      +--relay--M--[fan  ]--C        process: speed follows the fan's current, tau 2 s
+ *   C --------+--limit--L--[input]--C        limit opens at speed 0.5 and closes at 0.2
+ * </pre>
+ */
+class SimulationTest {
+
+    private static final double INF = Double.POSITIVE_INFINITY;
+
+    private static Machine unit() {
+        Circuit circuit = new Circuit("C", 60, List.of(new Element.Source("v", "S", "C", 24, 0.5),
+                new Element.Conductor("fuse", "S", "R", 0.05, true, 3),
+                new Element.Conductor("call", "R", "W", 0.05, false, INF), new Element.Load("w-input", "W", "C", 1000, 0),
+                new Element.Conductor("relay", "R", "M", 0.05, false, INF), new Element.Load("fan", "M", "C", 24, 0),
+                new Element.Conductor("limit", "R", "L", 0.05, true, INF), new Element.Load("l-input", "L", "C", 1000, 0)));
+        Map<String, Rule> rules = Map.of("call", new Rule.Follows(expr("action.call")), "relay",
+                new Rule.Follows(expr("out.fan")), "limit", new Rule.Latches(expr("speed >= 0.5"), expr("speed <= 0.2")));
+        Region region = new Region("main", List.of(
+                new Region.State("idle", Set.of(), LampPattern.SLOW, List.of(to("in.W", "wait"))),
+                new Region.State("wait", Set.of(), LampPattern.HEARTBEAT, List.of(to("not in.W", "idle"), to("elapsed >= 3",
+                        "run"))),
+                new Region.State("run", Set.of("fan"), LampPattern.HEARTBEAT, List.of(to("not in.W", "idle"), to(
+                        "not in.limit", "tripped"))),
+                new Region.State("tripped", Set.of(), LampPattern.flashes(3), List.of(to("in.limit", "run")))));
+        Board board = new Board("R", "C", 16, List.of(new Input.Voltage("W", "W", "C", 16, 8),
+                new Input.Voltage("limit", "L", "C", 16, 8)), List.of(region));
+        Quantity speed = new Quantity("speed", "share", 0, List.of(
+                new Quantity.Move(expr("amps.fan >= 0.5"), expr("top"), expr("2")),
+                new Quantity.Move(Expr.TRUE, expr("0"), expr("2"))));
+        return new Machine(circuit, rules, board, List.of(speed), Map.of("top", 0.4), Map.of(), Map.of());
+    }
+
+    private static Expr expr(String text) {
+        return ExprParser.parse(text);
+    }
+
+    private static Region.Transition to(String when, String state) {
+        return new Region.Transition(expr(when), state, Map.of());
+    }
+
+    private static Timeline run(Machine machine) {
+        return Simulation.run(machine, new Scenario("call", 60, List.of(new Scenario.Step(5, "call", 1),
+                new Scenario.Step(40, "call", 0))));
+    }
+
+    private static double starts(Timeline run, String condition) {
+        return run.first(expr(condition)).orElseThrow().start();
+    }
+
+    @Test
+    void timersAreExact() {
+        assertThat(starts(run(unit()), "state.main.run")).isEqualTo(8);
+    }
+
+    @Test
+    void thresholdIsCrossedAtTheAnalyticTime() {
+        // speed approaches 1 from 0 with tau 2 s and passes 0.5 after 2 ln 2 seconds
+        Timeline run = run(unit().withParameter("top", 1));
+        assertThat(starts(run, "state.main.tripped")).isCloseTo(8 + 2 * Math.log(2), within(1e-5));
+    }
+
+    @Test
+    void hysteresisClosesTheLimitLater() {
+        // from 0.5 down to 0.2 with tau 2 s: 2 ln 2.5
+        Timeline run = run(unit().withParameter("top", 1));
+        double[] tripped = run.firstStretch(expr("state.main.tripped")).orElseThrow();
+        assertThat(tripped[1] - tripped[0]).isCloseTo(2 * Math.log(2.5), within(1e-4));
+    }
+
+    @Test
+    void intervalsCoverTheRunWithoutGap() {
+        Timeline run = run(unit().withParameter("top", 1));
+        double end = 0;
+        for (Timeline.Interval interval : run.intervals()) {
+            assertThat(interval.start()).isEqualTo(end);
+            end = interval.end();
+        }
+        assertThat(end).isEqualTo(60);
+    }
+
+    @Test
+    void callEndsTheRun() {
+        assertThat(run(unit()).at(50).unit().states()).containsEntry("main", "idle");
+    }
+
+    @Test
+    void shortBlowsTheFuseForGoodAndTheBoardGoesDark() {
+        Machine shorted = new Effect.OnElement("fan", Effect.Mode.SHORTED, 0.1).apply(unit());
+        Timeline run = run(shorted);
+        assertThat(run.at(20).unit().powered()).isFalse();
+        assertThat(run.at(20).unit().lamp()).isEqualTo(LampPattern.OFF);
+        assertThat(run.at(59).unit().solution().volts("R").magnitude()).isLessThan(0.1);
+    }
+
+    @Test
+    void weldedContactRunsWithoutACall() {
+        Machine welded = new Effect.OnElement("relay", Effect.Mode.CLOSED, 0).apply(unit());
+        assertThat(run(welded).at(2).unit().at(2).value("amps.fan")).isGreaterThan(0.9);
+    }
+
+    @Test
+    void deafInputNeverStarts() {
+        Machine deaf = new Effect.InputDeaf("W").apply(unit());
+        assertThat(run(deaf).first(expr("state.main.wait"))).isEmpty();
+    }
+
+    @Test
+    void heldActionCannotBeChanged() {
+        Machine nobodyCalls = new Effect.OnAction("call", 0).apply(unit());
+        assertThat(run(nobodyCalls).first(expr("in.W"))).isEmpty();
+    }
+
+    @Test
+    void unitThatFindsNoRestIsReportedAsChattering() {
+        // a relay that cuts its own supply: on, off, on, off
+        Machine unit = unit();
+        Machine buzzing = new Machine(unit.circuit(), Map.of("fuse", new Rule.Follows(expr("not powered"))), unit.board(),
+                unit.process(), unit.parameters(), unit.counters(), Map.of());
+        Timeline run = Simulation.run(buzzing, new Scenario("idle", 5, List.of()));
+        assertThat(run.chattering()).isTrue();
+        assertThat(run.intervals().get(run.intervals().size() - 1).end()).isEqualTo(5);
+    }
+
+    @Test
+    void lampSharesSumToOne() {
+        Timeline run = run(unit().withParameter("top", 1));
+        assertThat(run.lampShares(8, 40).values().stream().mapToDouble(Double::doubleValue).sum())
+                .isCloseTo(1, within(1e-9));
+        assertThat(run.lampShares(8, 40)).containsKeys(LampPattern.HEARTBEAT, LampPattern.flashes(3));
+    }
+
+    @Test
+    void sameRunTwiceIsTheSameRun() {
+        assertThat(run(unit()).intervals().stream().map(Timeline.Interval::start).toList())
+                .isEqualTo(run(unit()).intervals().stream().map(Timeline.Interval::start).toList());
+    }
+}

@@ -1,0 +1,86 @@
+package bricksignal.packs;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.ExprParser;
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.List;
+import java.util.Map;
+
+/** The furnace of family F1, compiled once, and short ways to ask it. */
+final class F1 {
+
+    static final UnitModel MODEL = PackLibrary.load().model("f1-furnace");
+    static final CompiledPack PACK = CompiledPack.of(MODEL, ErrorModel.defaults());
+
+    private F1() {
+    }
+
+    static Timeline healthy() {
+        return PACK.healthy().usualRun();
+    }
+
+    static Timeline with(String fault) {
+        return PACK.hypotheses().get(place(fault)).unit().usualRun();
+    }
+
+    static int place(String fault) {
+        for (int h = 0; h < PACK.hypotheses().size(); h++) {
+            if (PACK.hypotheses().get(h).id().equals(fault)) {
+                return h;
+            }
+        }
+        throw new IllegalArgumentException("no fault " + fault);
+    }
+
+    static Expr when(String text) {
+        return ExprParser.parse(text);
+    }
+
+    static boolean ever(Timeline run, String condition) {
+        return run.first(when(condition)).isPresent();
+    }
+
+    static double starts(Timeline run, String condition) {
+        return run.first(when(condition)).orElseThrow().start();
+    }
+
+    static double at(Timeline run, double time, String name) {
+        return run.at(time).unit().at(time).value(name);
+    }
+
+    /** A diagnosis from the lamp alone. */
+    static Diagnosis lamp(String pattern) {
+        return Diagnosis.of(PACK, List.of(new Observation.Lamp(Map.of(LampPattern.parse(pattern), 1.0))));
+    }
+
+    static Observation reading(String test, double value) {
+        return new Observation.Reading((Test.Reading) PACK.test(test), value);
+    }
+
+    static Observation answer(String test, boolean yes) {
+        return new Observation.Answer((Test.Check) PACK.test(test), yes);
+    }
+
+    /** What this fault shows in this test, without noise. */
+    static double shows(String fault, String test) {
+        Test.Reading reading = (Test.Reading) PACK.test(test);
+        return PACK.hypotheses().get(place(fault)).unit().read(reading, MODEL.moment(reading.moment()).scenario(),
+                PACK.momentSeconds(reading.moment())).value();
+    }
+
+    static double belief(Diagnosis diagnosis, String fault) {
+        return diagnosis.belief(place(fault));
+    }
+
+    static MeterMode mode(String test) {
+        return ((Test.Reading) PACK.test(test)).mode();
+    }
+}

@@ -1,0 +1,154 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A pack with one thing wrong in it is refused with line, path, reason and remedy. */
+class PackReaderTest {
+
+    private static final String GOOD = PackLibrary.text("f1-furnace");
+
+    private static List<PackProblem> problems(String from, String to) {
+        assertThat(GOOD).as("the text to spoil").contains(from);
+        try {
+            PackReader.read(GOOD.replaceFirst(java.util.regex.Pattern.quote(from),
+                    java.util.regex.Matcher.quoteReplacement(to)));
+        } catch (PackException refused) {
+            return refused.problems();
+        }
+        return List.of();
+    }
+
+    private static int line(String text) {
+        return GOOD.substring(0, GOOD.indexOf(text)).split("\n", -1).length;
+    }
+
+    @Test
+    void shippedPackIsSound() {
+        assertThat(PackLibrary.load().models()).hasSizeGreaterThanOrEqualTo(1)
+                .allSatisfy(model -> assertThat(model.faults()).hasSizeGreaterThanOrEqualTo(15));
+        assertThat(PackLibrary.load().model("f1-furnace").faults()).hasSizeGreaterThanOrEqualTo(25);
+    }
+
+    @Test
+    void syntaxErrorIsToldWithItsLine() {
+        assertThat(problems("  breaker:        {is: switch,", "  breaker:        {is: switch,,")).singleElement()
+                .satisfies(p -> {
+                    assertThat(p.line()).isEqualTo(line("  breaker: "));
+                    assertThat(p.reason()).contains("not YAML");
+                });
+    }
+
+    @Test
+    void keyWrittenTwiceIsRefused() {
+        assertThat(problems("  breaker:        {", "  line:        {")).singleElement()
+                .satisfies(p -> assertThat(p.reason()).containsIgnoringCase("duplicate"));
+    }
+
+    @Test
+    void unknownKindOfElementIsRefused() {
+        assertThat(problems("breaker:        {is: switch", "breaker:        {is: magnet"))
+                .anySatisfy(p -> {
+                    assertThat(p.path()).startsWith("/circuit/breaker");
+                    assertThat(p.line()).isEqualTo(line("  breaker: "));
+                });
+    }
+
+    @Test
+    void unknownElementInAFaultIsRefused() {
+        assertThat(problems("{element: igniter, mode: OPEN}", "{element: ignitor, mode: OPEN}")).singleElement()
+                .satisfies(p -> {
+                    assertThat(p.path()).isEqualTo("/faults/igniter-open");
+                    assertThat(p.line()).isEqualTo(line("  igniter-open: "));
+                    assertThat(p.reason()).contains("'ignitor'");
+                });
+    }
+
+    @Test
+    void danglingNetIsRefused() {
+        assertThat(problems("inducer-motor:  {is: load, a: ind-hot", "inducer-motor:  {is: load, a: ind-hott"))
+                .anySatisfy(p -> {
+                    assertThat(p.path()).isEqualTo("/circuit/inducer-motor");
+                    assertThat(p.reason()).contains("net 'ind-hott' dangles");
+                    assertThat(p.remedy()).contains("Maybe 'ind-hot'");
+                });
+    }
+
+    @Test
+    void stateThatCannotBeReachedIsRefused() {
+        assertThat(problems("- {when: elapsed >= 60, to: draft-missing}", "- {when: elapsed >= 60, to: idle}"))
+                .singleElement().satisfies(p -> {
+                    assertThat(p.path()).isEqualTo("/board/regions/burner/draft-missing");
+                    assertThat(p.line()).isEqualTo(line("      draft-missing:\n"));
+                    assertThat(p.reason()).contains("cannot be reached");
+                });
+    }
+
+    @Test
+    void transitionToNowhereIsRefused() {
+        assertThat(problems("to: draft-missing}", "to: draft-mising}")).anySatisfy(p -> {
+            assertThat(p.reason()).contains("'draft-mising', which does not exist");
+            assertThat(p.remedy()).contains("Maybe 'draft-missing'");
+        });
+    }
+
+    @Test
+    void outputThatDrivesNothingIsRefused() {
+        assertThat(problems("outputs: [inducer, igniter]", "outputs: [inducer, humidifier]")).anySatisfy(
+                p -> assertThat(p.reason()).isEqualTo("output 'humidifier' drives nothing"));
+    }
+
+    @Test
+    void unknownNameInAnExpressionIsRefused() {
+        assertThat(problems("to: 0.95 * vent * hose", "to: 0.95 * vent * hoze")).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("/process/draft/moves/0/to");
+            assertThat(p.reason()).contains("'hoze'");
+        });
+    }
+
+    @Test
+    void brokenExpressionIsRefused() {
+        assertThat(problems("opens: plenum >= 200", "opens: plenum >=")).anySatisfy(
+                p -> assertThat(p.reason()).contains("cannot read the expression 'plenum >='"));
+    }
+
+    @Test
+    void unknownLampPatternIsRefused() {
+        assertThat(problems("lamp: 6 flashes", "lamp: 6 flashs")).anySatisfy(
+                p -> assertThat(p.reason()).contains("'6 flashs' is not a lamp pattern"));
+    }
+
+    @Test
+    void figureWithoutAKnownMarkIsRefused() {
+        assertThat(problems("volts: 120, ohms: 0.2, mark: S-ansi-c84", "volts: 120, ohms: 0.2, mark: hearsay"))
+                .singleElement().satisfies(p -> assertThat(p.reason()).contains("mark 'hearsay'"));
+        assertThat(problems("volts: 120, ohms: 0.2, mark: S-ansi-c84", "volts: 120, ohms: 0.2"))
+                .anySatisfy(p -> assertThat(p.reason()).contains("mark"));
+    }
+
+    @Test
+    void impossibleValueIsRefused() {
+        assertThat(problems("logic:          {is: load, a: R, b: C, ohms: 180", "logic:          {is: load, a: R, b: C, ohms: -180"))
+                .anySatisfy(p -> {
+                    assertThat(p.path()).isEqualTo("/circuit/logic");
+                    assertThat(p.reason()).contains("-180");
+                });
+    }
+
+    @Test
+    void allProblemsAreToldAtOnce() {
+        String spoiled = GOOD.replace("{element: igniter, mode: OPEN}", "{element: ignitor, mode: OPEN}")
+                .replace("to: 0.95 * vent * hose", "to: 0.95 * vent * hoze");
+        assertThatThrownBy(() -> PackReader.read(spoiled)).isInstanceOfSatisfying(PackException.class,
+                refused -> assertThat(refused.problems()).hasSize(2));
+    }
+
+    @Test
+    void emptyTextIsRefused() {
+        assertThatThrownBy(() -> PackReader.read("")).isInstanceOf(PackException.class);
+        assertThatThrownBy(() -> PackReader.read("just words")).isInstanceOf(PackException.class);
+    }
+}
