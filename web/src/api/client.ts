@@ -48,7 +48,7 @@ const csrf: Middleware = {
   },
 }
 
-export const api = createClient<paths>({ baseUrl: '' })
+export const api = createClient<paths>({ baseUrl: '', fetch: (request) => fetch(request) })
 api.use(csrf)
 
 /** The answer of a call, or a Problem. */

@@ -107,7 +107,7 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
 <style scoped lang="scss">
 .before {
   max-width: 76rem;
-  padding-bottom: 6rem;
+  padding-bottom: 7rem;
 }
 .lead-caution {
   font-size: 1.125rem;

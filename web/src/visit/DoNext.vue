@@ -22,7 +22,7 @@ onKeyStroke(['w', 'W'], (event) => {
 </script>
 
 <template>
-  <section class="next" aria-labelledby="next-title" data-test="next">
+  <section class="next" aria-labelledby="next-title" data-test="next" :data-id="test.id">
     <div class="line">
       <h1 id="next-title" class="tag">{{ chosen ? 'CHOSEN' : purpose === 'PROVE' ? 'PROVE' : 'DO NEXT' }}</h1>
       <p class="what" data-test="instruction">{{ test.instruction }}</p>

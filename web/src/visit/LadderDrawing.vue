@@ -41,13 +41,13 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
             class="point"
             :class="[probe(s) && `probe-${probe(s)}`, { live: live(s) }]"
             :title="s.label"
-            :aria-label="`${s.label}, sound ${volts(s.volts)} volts${probe(s) ? `, ${probe(s)} probe here` : ''}`"
             @click="emit('pick', s.net)"
           >
             <span class="dot" aria-hidden="true"
               ><i v-if="probe(s)">{{ probe(s) === 'red' ? 'R' : 'B' }}</i></span
             >
             <span class="net">{{ s.net }}</span>
+            <span class="visually-hidden">{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, sound unit</span>
             <span class="volts mono">{{ volts(s.volts) }} V</span>
             <span v-if="s.lastReading" class="read mono">▸{{ s.lastReading }}</span>
             <span

@@ -36,7 +36,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (/^[0-9.,-]$/.test(event.key)) press(event.key)
   else if (event.key === 'Backspace') press('back')
   else if (/^o$/i.test(event.key) && props.test.canReadOpen) press('OL')
-  else if (event.key === 'Enter' && !(target instanceof HTMLButtonElement)) take()
+  else if (event.key === 'Enter' && typed.value && !target.closest('.pad')) {
+    event.preventDefault()
+    take()
+  }
 })
 </script>
 

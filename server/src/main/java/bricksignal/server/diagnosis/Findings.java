@@ -4,7 +4,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.server.visit.Entry;
+import bricksignal.server.log.Entry;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 

@@ -9,8 +9,8 @@ import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.server.visit.Entry;
-import bricksignal.server.visit.Evidence;
+import bricksignal.server.log.Entry;
+import bricksignal.server.log.Evidence;
 import java.util.List;
 import java.util.Map;
 

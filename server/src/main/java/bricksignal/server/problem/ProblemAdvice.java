@@ -1,5 +1,7 @@
 package bricksignal.server.problem;
 
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
@@ -9,7 +11,8 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 
-/** Errors of controllers as problem details. */
+/** Errors of controllers as problem details; asked before the framework's own. */
+@Order(Ordered.HIGHEST_PRECEDENCE)
 @RestControllerAdvice
 class ProblemAdvice {
 

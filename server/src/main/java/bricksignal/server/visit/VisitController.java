@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.server.diagnosis.DiagnosisView;
+import bricksignal.server.log.Entry;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;

@@ -1,5 +1,5 @@
 /**
- * Visits and the append-only log of what was found; a visit's page and its close.
+ * Visits: the jobs of a day, a visit page, its close; who may see what.
  */
 @NullMarked
 package bricksignal.server.visit;

@@ -18,7 +18,7 @@ final class Repairs {
     private final double[] cost;
     private final double mistakeCost;
 
-    private Repairs(int[] repairOf, double[] cost, double mistakeCost) {
+    Repairs(int[] repairOf, double[] cost, double mistakeCost) {
         this.repairOf = repairOf;
         this.cost = cost;
         this.mistakeCost = mistakeCost;

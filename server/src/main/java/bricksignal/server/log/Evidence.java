@@ -1,4 +1,4 @@
-package bricksignal.server.visit;
+package bricksignal.server.log;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,4 +1,4 @@
-package bricksignal.server.visit;
+package bricksignal.server.log;
 
 import java.util.List;
 import java.util.UUID;

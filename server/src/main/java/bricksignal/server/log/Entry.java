@@ -1,4 +1,4 @@
-package bricksignal.server.visit;
+package bricksignal.server.log;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import jakarta.validation.constraints.NotNull;

@@ -14,7 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 
 /** Kirchhoff's current law holds at every net of any network, open contacts and floating nets included. */
-class KirchhoffProperties {
+class KirchhoffPropertyTest {
 
     @Property(tries = 300)
     void currentsAtEveryNetSumToTheLeak(@ForAll long seed, @ForAll @IntRange(min = 3, max = 24) int nets) {

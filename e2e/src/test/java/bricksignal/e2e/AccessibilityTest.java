@@ -1,0 +1,51 @@
+package bricksignal.e2e;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.server.Client;
+import bricksignal.server.Cluster;
+import bricksignal.server.RunningServer;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** axe-core finds no serious violation on the main views, in both themes and both sizes. */
+@ExtendWith(RunningServer.class)
+class AccessibilityTest {
+
+    private final RunningServer.Instance server;
+
+    AccessibilityTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800, daylight", "390, 844, daylight", "1280, 800, closet", "390, 844, closet"})
+    void mainViewsHaveNoSeriousViolation(int width, int height, String theme) {
+        Client ines = server.logIn("ines");
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("PATTERN", "pattern", "7 flashes"));
+        ines.add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
+        try (Browser browser = new Browser(server.url(), width, height)) {
+            browser.go("/login");
+            browser.driver().executeScript("localStorage.setItem('brick-theme', arguments[0])", theme);
+            browser.go("/login");
+            browser.see("#username");
+            check(browser, "login");
+            browser.logIn("ines");
+            check(browser, "jobs");
+            for (String path : new String[] {"/jobs/new", "/visits/" + visit + "/before", "/visits/" + visit + "/work",
+                "/visits/" + visit + "/verdict", "/visits/" + visit + "/report"}) {
+                browser.go(path);
+                browser.see("main h1, main h2");
+                browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching"));
+                check(browser, path);
+            }
+        }
+    }
+
+    private static void check(Browser browser, String view) {
+        assertThat(browser.violations(Cluster.project())).as(view).isEmpty();
+    }
+}

@@ -1,0 +1,124 @@
+package bricksignal.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.openqa.selenium.By;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.ExpectedConditions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Debian's headless Chromium at one size of screen, with the few moves that the tests make. */
+final class Browser implements AutoCloseable {
+
+    private final Path profile;
+    private final ChromeDriver driver;
+    private final String url;
+
+    Browser(String url, int width, int height) {
+        try {
+            this.profile = Files.createTempDirectory("brick-chromium");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        this.url = url;
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments("--headless=new", "--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu", "--disable-quic",
+                "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+                "--user-data-dir=" + profile);
+        ChromeDriverService service = new ChromeDriverService.Builder()
+                .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile()).usingAnyFreePort().build();
+        driver = new ChromeDriver(service, options);
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", width < 600));
+    }
+
+    ChromeDriver driver() {
+        return driver;
+    }
+
+    void go(String path) {
+        driver.get(url + path);
+    }
+
+    void logIn(String login) {
+        go("/login");
+        see("#username").sendKeys(login);
+        see("#password").sendKeys("skerrow");
+        press("button[type=submit]");
+        see(".jobs");
+    }
+
+    /** Opens the job whose site is named. */
+    void openJob(String site) {
+        WebElement link = see(By.xpath("//a[contains(@class,'job')][.//strong[text()='" + site + "']]"));
+        link.click();
+        see(".visit");
+    }
+
+    WebElement see(String css) {
+        return see(By.cssSelector(css));
+    }
+
+    WebElement see(By by) {
+        return new WebDriverWait(driver, Duration.ofSeconds(15)).until(ExpectedConditions.visibilityOfElementLocated(by));
+    }
+
+    void press(String css) {
+        new WebDriverWait(driver, Duration.ofSeconds(15))
+                .until(ExpectedConditions.elementToBeClickable(By.cssSelector(css)));
+        driver.executeScript("arguments[0].scrollIntoView({block:'center',inline:'nearest',behavior:'instant'})", see(css));
+        see(css).click();
+    }
+
+    boolean shows(String css) {
+        return driver.findElements(By.cssSelector(css)).stream().anyMatch(WebElement::isDisplayed);
+    }
+
+    String text(String css) {
+        return see(css).getText();
+    }
+
+    void waitFor(java.util.function.BooleanSupplier condition) {
+        new WebDriverWait(driver, Duration.ofSeconds(20)).until(d -> condition.getAsBoolean());
+    }
+
+    int logSize() {
+        return driver.findElements(By.cssSelector("[data-test=log] > li")).size();
+    }
+
+    /** Serious and critical violations that axe-core finds on the page as it stands. */
+    @SuppressWarnings("unchecked")
+    List<String> violations(Path project) {
+        try {
+            driver.executeScript(Files.readString(project.resolve("web/node_modules/axe-core/axe.min.js")));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return (List<String>) driver.executeAsyncScript("""
+                const done = arguments[arguments.length - 1];
+                axe.run(document, { resultTypes: ['violations'] }).then(r => done(r.violations
+                  .filter(v => v.impact === 'serious' || v.impact === 'critical')
+                  .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120) + ' ' + n.failureSummary).join(' | '))))""");
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+        try (Stream<Path> files = Files.walk(profile)) {
+            files.sorted(Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

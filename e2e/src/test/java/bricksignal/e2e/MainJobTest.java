@@ -1,0 +1,181 @@
+package bricksignal.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.Wording;
+import bricksignal.packs.PackLibrary;
+import bricksignal.server.Cluster;
+import bricksignal.server.RunningServer;
+import java.time.Duration;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.Pdf;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.print.PrintOptions;
+import org.openqa.selenium.support.ui.Select;
+
+/** The main job, from login to the printed page, as a technician does it. */
+@ExtendWith(RunningServer.class)
+class MainJobTest {
+
+    private static final CompiledPack PACK = CompiledPack.of(PackLibrary.load().model("f1-furnace"),
+            ErrorModel.defaults());
+
+    private final RunningServer.Instance server;
+
+    MainJobTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    private static String newJob(RunningServer.Instance server, String complaint) {
+        return server.logIn("ines").job(complaint);
+    }
+
+    /** What the meter would show on a unit with this fault, as typed; yes or no for a check. */
+    private static String truth(String fault, String test) {
+        int place = PACK.hypotheses().stream().map(Hypothesis::id).toList().indexOf(fault);
+        Prediction predicted = PACK.predictions(PACK.test(test)).get(place);
+        if (predicted instanceof Prediction.Chance chance) {
+            return chance.yes() >= 0.5 ? "yes" : "no";
+        }
+        double mean = ((Prediction.Number) predicted).mean();
+        return Double.isInfinite(mean) ? "OL" : Wording.number(mean);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800, igniter-open, 7 flashes", "390, 844, hose-leaks, 4 flashes"})
+    void fromLoginToThePrintedPage(int width, int height, String fault, String pattern) {
+        try (Browser browser = new Browser(server.url(), width, height)) {
+            String visit = newJob(server, "no heat, " + fault);
+            browser.logIn("ines");
+            browser.go("/visits/" + visit);
+            lampIsTapped(browser, width, Integer.parseInt(pattern.substring(0, 1)));
+            assertThat(browser.text("[data-test=lamp-read] .pattern")).startsWith(pattern);
+            browser.press("[data-test=to-work]");
+            browser.press("[data-test=why]");
+            assertThat(browser.text("[data-test=why-list]")).contains("%");
+            for (int i = 0; i < 25 && !browser.shows("[data-test=done]"); i++) {
+                testIsMade(browser, fault, width);
+            }
+            assertThat(browser.text("[data-test=done]")).contains("Proven");
+            browser.press("[data-test=to-verdict]");
+            assertThat(browser.text("[data-test=verdict]"))
+                    .isEqualTo(PACK.model().fault(fault).label());
+            assertThat(browser.text("[data-test=status]")).isEqualTo("Proven");
+            browser.see("#decided").sendKeys("Part replaced, three cycles watched.");
+            browser.press("[data-test=close]");
+            pageIsPrinted(browser, fault);
+            browser.go("/visits/" + visit + "/work");
+            assertThat(browser.see(".banner").getText()).contains("closed");
+            assertThat(browser.shows("[data-test=take]")).isFalse();
+        }
+    }
+
+    /** Two rounds at the pace of the lamp: by space bar on the laptop, by thumb on the phone. */
+    private static void lampIsTapped(Browser browser, int width, int flashes) {
+        browser.see("[data-test=tap]");
+        Actions actions = new Actions(browser.driver());
+        for (int round = 0; round < 2; round++) {
+            for (int i = 1; i <= flashes; i++) {
+                if (width > 600) {
+                    actions.sendKeys(Keys.SPACE);
+                } else {
+                    actions.click(browser.see("[data-test=tap]"));
+                }
+                actions.pause(Duration.ofMillis(i < flashes ? 500 : 2000));
+            }
+        }
+        actions.perform();
+        browser.press("[data-test=read-lamp]");
+        browser.see("[data-test=lamp-read]");
+    }
+
+    private static void testIsMade(Browser browser, String fault, int width) {
+        int before = browser.logSize();
+        String answer = truth(fault, browser.see("[data-test=next]").getDomAttribute("data-id"));
+        if (answer.equals("yes") || answer.equals("no")) {
+            browser.press("[data-test=" + answer + "]");
+        } else if (width > 600) {
+            new Actions(browser.driver()).sendKeys(answer.equals("OL") ? "o" : answer).sendKeys(Keys.ENTER).perform();
+        } else {
+            for (char c : answer.toCharArray()) {
+                String name = c == '.' ? "point" : c == '-' ? "minus" : String.valueOf(c);
+                browser.press(".pad [aria-label='" + name + "']");
+            }
+            browser.press("[data-test=take]");
+        }
+        browser.waitFor(() -> browser.logSize() > before);
+    }
+
+    private static void pageIsPrinted(Browser browser, String fault) {
+        browser.see("[data-test=report-page]");
+        assertThat(browser.text("[data-test=report-page]")).contains("Found", "Measured", "Decided",
+                PACK.model().fault(fault).label(), "Proven", "three cycles watched", "maker's instructions");
+        Pdf pdf = browser.driver().print(new PrintOptions());
+        byte[] bytes = java.util.Base64.getDecoder().decode(pdf.getContent());
+        assertThat(bytes).startsWith("%PDF".getBytes());
+        assertThat(bytes.length).isGreaterThan(10_000);
+    }
+
+    @Test
+    void readingsInAnyOrderAreTakenCorrectedAndTakenBack() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            String visit = newJob(server, "no heat");
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/work");
+            browser.press("[data-test=free]");
+            new Select(browser.see("#free-red")).selectByValue("SEC");
+            new Select(browser.see("#free-black")).selectByValue("SECC");
+            browser.see("#free-reading").sendKeys("0" + Keys.ENTER);
+            browser.waitFor(() -> browser.logSize() == 1);
+            browser.see("[data-test=suspect-transformer-open]");
+            browser.press("[data-test=take-back]");
+            browser.waitFor(() -> browser.shows("[data-test=log] .gone"));
+            assertThat(browser.driver().findElements(By.cssSelector("[data-test=log] > li"))).as("it stays in the log")
+                    .hasSize(1);
+        }
+    }
+
+    @Test
+    void badReadingIsToldBesideTheFieldAndNothingIsLost() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            String visit = newJob(server, "no heat");
+            server.logIn("ines").add(visit, bricksignal.server.Client.entry("ANSWER", "test", "hear-inducer-found", "yes", true));
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/work");
+            browser.press("[data-test=other]");
+            browser.driver().findElements(By.cssSelector(".others .key")).stream()
+                    .filter(b -> b.getText().contains("AC volts")).findFirst().orElseThrow().click();
+            browser.see("[data-test=display]");
+            new Actions(browser.driver()).sendKeys("99999").sendKeys(Keys.ENTER).perform();
+            assertThat(browser.text("[data-test=reading-problem]")).contains("99999").contains("beyond");
+            assertThat(browser.text("[data-test=display]")).as("what was typed is still there").contains("99999");
+            assertThat(browser.logSize()).isEqualTo(1);
+        }
+    }
+
+    @Test
+    void everythingIsKeptWhileTheDatabaseIsAway() {
+        try (Cluster cluster = Cluster.create(); RunningServer.Instance own = RunningServer.Instance.on(cluster);
+                Browser browser = new Browser(own.url(), 390, 844)) {
+            String visit = newJob(own, "no heat");
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/before");
+            browser.see("[data-test=check-see-door]");
+            cluster.stop();
+            browser.press("[data-test=check-see-door] button:last-of-type");
+            assertThat(browser.text("[data-test=outbox]")).contains("1 kept on this screen").contains("Nothing is lost");
+            cluster.start();
+            browser.waitFor(() -> !browser.shows("[data-test=outbox]"));
+            assertThat(own.logIn("ines").get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(1);
+        }
+    }
+}

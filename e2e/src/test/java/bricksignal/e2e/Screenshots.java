@@ -1,0 +1,70 @@
+package bricksignal.e2e;
+
+import static bricksignal.server.Client.entry;
+
+import bricksignal.server.Client;
+import bricksignal.server.Cluster;
+import bricksignal.server.RunningServer;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.openqa.selenium.OutputType;
+
+/** {@code bin/screenshots}: one picture of each main view, from the demo data. */
+public final class Screenshots {
+
+    private static final Path FOLDER = Cluster.project().resolve("docs/screenshots");
+
+    private Screenshots() {
+    }
+
+    public static void main(String[] args) throws Exception {
+        try (Cluster cluster = Cluster.create(); RunningServer.Instance server = RunningServer.Instance.on(cluster)) {
+            Client ines = server.logIn("ines");
+            String ferry = ines.jobs().get(0).get("id").asString();
+            try (Browser laptop = new Browser(server.url(), 1280, 800)) {
+                laptop.go("/login");
+                take(laptop, "#username", "login");
+                laptop.logIn("ines");
+                take(laptop, ".jobs", "jobs");
+                laptop.go("/jobs/new");
+                take(laptop, "#complaint", "new-job");
+                laptop.go("/visits/" + ferry + "/before");
+                take(laptop, "[data-test=tap]", "before");
+                ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
+                ines.add(ferry, entry("ANSWER", "test", "hear-inducer-found", "yes", true));
+                laptop.go("/visits/" + ferry + "/work");
+                take(laptop, "[data-test=next]", "work");
+                try (Browser phone = new Browser(server.url(), 390, 844)) {
+                    phone.go("/login");
+                    phone.driver().executeScript("localStorage.setItem('brick-theme', 'closet')");
+                    phone.logIn("ines");
+                    phone.go("/visits/" + ferry + "/work");
+                    take(phone, "[data-test=next]", "work-phone");
+                }
+                ines.add(ferry, entry("READING", "test", "v.ps-com.purge", "reading", "27.1"));
+                ines.add(ferry, entry("READING", "test", "v.ps-no.purge", "reading", "0.1"));
+                laptop.go("/visits/" + ferry + "/work");
+                take(laptop, "[data-test=next]", "work-reading");
+                ines.add(ferry, entry("READING", "test", "draft-gauge", "reading", "0.39"));
+                ines.add(ferry, entry("ANSWER", "test", "see-hose", "yes", true));
+                laptop.go("/visits/" + ferry + "/verdict");
+                take(laptop, "[data-test=verdict]", "verdict");
+                ines.post("/api/visits/" + ferry + "/close", Map.of("outcome", "FIXED", "decided",
+                        "Hose renewed, port cleared, three cycles watched."));
+                laptop.go("/visits/" + ferry + "/report");
+                take(laptop, "[data-test=report-page]", "report");
+            }
+        }
+        System.exit(0);
+    }
+
+    private static void take(Browser browser, String whenSeen, String name) throws IOException, InterruptedException {
+        browser.see(whenSeen);
+        browser.driver().executeAsyncScript("document.fonts.ready.then(arguments[0])");
+        Thread.sleep(300);
+        Files.createDirectories(FOLDER);
+        Files.write(FOLDER.resolve(name + ".png"), browser.driver().getScreenshotAs(OutputType.BYTES));
+    }
+}

@@ -1,0 +1,123 @@
+package bricksignal.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A browser's share of the talk: cookies, the CSRF header, JSON. */
+public final class Client {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    public Client(String base) {
+        this.base = base;
+    }
+
+    /** What came back. */
+    public record Reply(int status, String type, String body) {
+        public JsonNode json() {
+            return JSON.readTree(body);
+        }
+
+        public String detail() {
+            return json().path("detail").asString("");
+        }
+    }
+
+    public Client logIn(String login) {
+        get("/api/me");
+        Reply reply = send(request("/api/login").header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString("username=" + login + "&password=skerrow")));
+        if (reply.status() != 204) {
+            throw new IllegalStateException("logging in: " + reply);
+        }
+        get("/api/me");
+        return this;
+    }
+
+    /** Goes on with the session of another client, at another address. */
+    public Client at(String otherBase) {
+        Client other = new Client(otherBase);
+        cookies.getCookieStore().getCookies().forEach(c -> other.cookies.getCookieStore().add(URI.create(otherBase), c));
+        return other;
+    }
+
+    public Reply get(String path) {
+        return send(request(path).GET());
+    }
+
+    public Reply post(String path, Object body) {
+        String text = body instanceof String s ? s : JSON.writeValueAsString(body);
+        return send(request(path).header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    public Reply postText(String path, String text) {
+        return send(request(path).header("Content-Type", "text/plain").POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    /** Without the CSRF header. */
+    public Reply postUnguarded(String path, Object body) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+    }
+
+    /** A fresh job of this person, on the first unit there is. */
+    public String job(String complaint) {
+        String unit = get("/api/sites").json().get(0).get("units").get(0).get("id").asString();
+        return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("job").get("id").asString();
+    }
+
+    public JsonNode jobs() {
+        return get("/api/jobs?day=" + LocalDate.now()).json();
+    }
+
+    /** An entry with a new id. */
+    public static Map<String, Object> entry(String kind, Object... more) {
+        Map<String, Object> entry = new LinkedHashMap<>();
+        entry.put("id", UUID.randomUUID().toString());
+        entry.put("kind", kind);
+        entry.put("madeAt", "2026-11-24T10:00:00Z");
+        for (int i = 0; i < more.length; i += 2) {
+            entry.put((String) more[i], more[i + 1]);
+        }
+        return entry;
+    }
+
+    public Reply add(String visit, Map<String, Object> entry) {
+        return post("/api/visits/" + visit + "/log", entry);
+    }
+
+    private HttpRequest.Builder request(String path) {
+        String token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue).reduce((first, last) -> last).orElse("");
+        return HttpRequest.newBuilder(URI.create(base + path)).header("X-XSRF-TOKEN", token);
+    }
+
+    private Reply send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            return new Reply(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),
+                    response.body());
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,0 +1,53 @@
+package bricksignal.server;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Nothing is held in memory that another instance, or the same one after a restart, would miss. */
+class RestartTest {
+
+    @Test
+    void visitAndSessionSurviveARestartAndTwoInstancesAgree() {
+        try (Cluster cluster = Cluster.create()) {
+            Client ines;
+            String visit;
+            JsonNode before;
+            try (RunningServer.Instance first = RunningServer.Instance.on(cluster)) {
+                ines = first.logIn("ines");
+                visit = ines.job("no heat");
+                before = ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL")).json();
+            }
+            cluster.stop();
+            cluster.start();
+            try (RunningServer.Instance second = RunningServer.Instance.on(cluster);
+                    RunningServer.Instance third = RunningServer.Instance.on(cluster)) {
+                JsonNode after = ines.at(second.url()).get("/api/visits/" + visit).json();
+                assertThat(after.get("diagnosis")).isEqualTo(before.get("diagnosis"));
+                ines.at(second.url()).add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
+                assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(2);
+                assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(6);
+            }
+        }
+    }
+
+    @Test
+    void databaseGoingAwayDuringASaveLosesNothing() {
+        try (Cluster cluster = Cluster.create(); RunningServer.Instance server = RunningServer.Instance.on(cluster)) {
+            Client ines = server.logIn("ines");
+            String visit = ines.job("no heat");
+            Map<String, Object> reading = entry("READING", "test", "ohms-igniter", "reading", "OL");
+            cluster.stop();
+            Client.Reply away = ines.add(visit, reading);
+            assertThat(away.status()).isEqualTo(503);
+            assertThat(away.type()).startsWith("application/problem+json");
+            assertThat(away.detail()).contains("Nothing is lost");
+            cluster.start();
+            assertThat(ines.add(visit, reading).status()).isEqualTo(200);
+            assertThat(ines.get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(1);
+        }
+    }
+}

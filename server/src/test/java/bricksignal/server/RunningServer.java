@@ -1,0 +1,59 @@
+package bricksignal.server;
+
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application on a free port and a real PostgreSQL, started once for all test classes that ask for it. */
+public final class RunningServer implements ParameterResolver {
+
+    /** One running instance. */
+    public record Instance(ConfigurableApplicationContext context, Cluster cluster, int port) implements AutoCloseable {
+
+        /** Starts an instance on a cluster. */
+        public static Instance on(Cluster cluster) {
+            SpringApplication application = new SpringApplication(BrickSignal.class);
+            ConfigurableApplicationContext context = application.run("--server.port=0",
+                    "--spring.datasource.url=" + cluster.url(), "--spring.datasource.password=" + cluster.password(),
+                    "--spring.main.banner-mode=off", "--logging.level.root=error");
+            return new Instance(context, cluster, context.getEnvironment().getRequiredProperty("local.server.port",
+                    Integer.class));
+        }
+
+        public String url() {
+            return "http://127.0.0.1:" + port;
+        }
+
+        /** A client that is logged in. */
+        public Client logIn(String login) {
+            return new Client(url()).logIn(login);
+        }
+
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    /** Closes server and cluster when all tests are done. */
+    private record Shared(Instance instance) implements ExtensionContext.Store.CloseableResource {
+        @Override
+        public void close() {
+            instance.close();
+            instance.cluster().close();
+        }
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType().equals(Instance.class);
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return context.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).getOrComputeIfAbsent("server",
+                key -> new Shared(Instance.on(Cluster.create())), Shared.class).instance();
+    }
+}

@@ -1,0 +1,198 @@
+package bricksignal.server;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningServer.class)
+class VisitTest {
+
+    private final Client ines;
+
+    VisitTest(RunningServer.Instance server) {
+        ines = server.logIn("ines");
+    }
+
+    private static double belief(JsonNode visit, String fault) {
+        for (JsonNode suspect : visit.get("diagnosis").get("suspects")) {
+            if (suspect.get("id").asString().equals(fault)) {
+                return suspect.get("probability").asDouble();
+            }
+        }
+        throw new IllegalArgumentException(fault);
+    }
+
+    private int logSize(String visit) {
+        return ines.get("/api/visits/" + visit).json().get("diagnosis").get("log").size();
+    }
+
+    @Test
+    void readingMovesTheSuspects() {
+        String visit = ines.job("no heat");
+        double before = belief(ines.get("/api/visits/" + visit).json(), "igniter-open");
+        JsonNode after = ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL")).json();
+        assertThat(belief(after, "igniter-open")).isGreaterThan(before).isGreaterThan(0.8);
+        assertThat(after.get("diagnosis").get("log").get(0).get("found").asString()).isEqualTo("OL (open)");
+        assertThat(after.get("job").get("state").asString()).isEqualTo("OPEN");
+    }
+
+    @Test
+    void repeatedPostIsTheSameReading() {
+        String visit = ines.job("no heat");
+        Map<String, Object> reading = entry("READING", "test", "ohms-igniter", "reading", "50");
+        JsonNode once = ines.add(visit, reading).json();
+        Client.Reply again = ines.add(visit, reading);
+        assertThat(again.status()).isEqualTo(200);
+        assertThat(again.json().get("diagnosis").get("suspects")).isEqualTo(once.get("diagnosis").get("suspects"));
+        assertThat(logSize(visit)).isEqualTo(1);
+    }
+
+    @Test
+    void entryOfAnotherVisitIsNotTakenTwice() {
+        Map<String, Object> reading = entry("READING", "test", "ohms-igniter", "reading", "50");
+        ines.add(ines.job("one"), reading);
+        assertThat(ines.add(ines.job("two"), reading).status()).isEqualTo(409);
+    }
+
+    @Test
+    void readingTakenBackCountsNoMore() {
+        String visit = ines.job("no heat");
+        JsonNode fresh = ines.get("/api/visits/" + visit).json();
+        Map<String, Object> reading = entry("READING", "test", "ohms-igniter", "reading", "OL");
+        ines.add(visit, reading);
+        JsonNode after = ines.add(visit, entry("TAKE_BACK", "supersedes", reading.get("id"))).json();
+        assertThat(belief(after, "igniter-open")).isEqualTo(belief(fresh, "igniter-open"));
+        assertThat(after.get("diagnosis").get("log")).as("nothing is removed").hasSize(2);
+    }
+
+    @Test
+    void takingBackCanBeTakenBack() {
+        String visit = ines.job("no heat");
+        Map<String, Object> reading = entry("READING", "test", "ohms-igniter", "reading", "OL");
+        Map<String, Object> back = entry("TAKE_BACK", "supersedes", reading.get("id"));
+        double with = belief(ines.add(visit, reading).json(), "igniter-open");
+        ines.add(visit, back);
+        JsonNode after = ines.add(visit, entry("TAKE_BACK", "supersedes", back.get("id"))).json();
+        assertThat(belief(after, "igniter-open")).isEqualTo(with);
+    }
+
+    @Test
+    void readingIsCorrected() {
+        String visit = ines.job("no heat");
+        Map<String, Object> wrong = entry("READING", "test", "ohms-igniter", "reading", "OL");
+        ines.add(visit, wrong);
+        JsonNode after = ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "51", "supersedes",
+                wrong.get("id"))).json();
+        assertThat(belief(after, "igniter-open")).isLessThan(0.05);
+    }
+
+    @Test
+    void freeReadingBetweenAnyTwoPointsCounts() {
+        String visit = ines.job("no heat");
+        JsonNode after = ines.add(visit, entry("READING", "black", "C", "red", "SEC", "mode", "AC_VOLTS", "moment",
+                "standby", "reading", "0,1")).json();
+        assertThat(belief(after, "transformer-open")).isGreaterThan(0.08);
+        assertThat(after.get("diagnosis").get("log").get(0).get("explanation").asString()).isEqualTo("sound: 27.4 V~");
+    }
+
+    @Test
+    void tapsAreDecodedWithTheirLikelihood() {
+        String visit = ines.job("no heat");
+        List<Double> taps = List.of(0.0, 0.6, 1.2, 1.8, 4.1, 4.7, 5.3, 5.9, 8.2, 8.8, 9.4, 10.0);
+        JsonNode entry = ines.add(visit, entry("TAPS", "taps", taps)).json().get("diagnosis").get("log").get(0);
+        assertThat(entry.get("lamp").get(0).get("pattern").asString()).isEqualTo("4 flashes");
+        assertThat(entry.get("lamp").get(0).get("weight").asDouble()).isGreaterThan(0.9);
+        assertThat(entry.get("explanation").asString()).isEqualTo("draft proving stays open");
+    }
+
+    // --- bad input: a message beside its field, and nothing is lost or added ---------------------------------------------
+
+    @ParameterizedTest
+    @ValueSource(strings = {"abc", "NaN", "Infinity", "-Infinity", "1e400", "99999", "-5", " "})
+    void badReadingIsRefusedBesideItsField(String reading) {
+        String visit = ines.job("no heat");
+        Client.Reply reply = ines.add(visit, entry("READING", "test", "v.R.standby", "reading", reading));
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.type()).startsWith("application/problem+json");
+        assertThat(reply.json().get("field").asString()).isEqualTo("reading");
+        assertThat(logSize(visit)).isZero();
+    }
+
+    @Test
+    void pointThatTheUnitDoesNotHaveIsRefused() {
+        Client.Reply reply = ines.add(ines.job("no heat"), entry("READING", "black", "C", "red", "Y2", "mode", "AC_VOLTS",
+                "moment", "standby", "reading", "27"));
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.json().get("field").asString()).isEqualTo("red");
+        assertThat(reply.detail()).contains("no point 'Y2'");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"READING, test", "ANSWER, test", "PATTERN, pattern", "TAPS, taps", "NOTE, text", "TAKE_BACK, supersedes"})
+    void incompleteEntryIsRefused(String kind, String field) {
+        Object[] more = kind.equals("READING") ? new Object[] {"test", "nonsense", "reading", "1"} : new Object[0];
+        Client.Reply reply = ines.add(ines.job("no heat"), entry(kind, more));
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.json().get("field").asString()).isEqualTo(field);
+    }
+
+    @Test
+    void tapRecordsThatSayNothingAreRefused() {
+        String visit = ines.job("no heat");
+        assertThat(ines.add(visit, entry("TAPS", "taps", List.of(0.0))).detail()).contains("at least two");
+        assertThat(ines.add(visit, entry("TAPS", "taps", List.of(0.0, 1.0, 62.0))).detail()).contains("pause");
+        List<Double> many = IntStream.rangeClosed(0, 500).mapToObj(i -> i * 0.5).toList();
+        assertThat(ines.add(visit, entry("TAPS", "taps", many)).detail()).contains("501 taps");
+        assertThat(logSize(visit)).isZero();
+    }
+
+    @Test
+    void brokenJsonIsToldPlainly() {
+        Client.Reply reply = ines.post("/api/visits/" + ines.job("x") + "/log", "{\"id\": nonsense");
+        assertThat(reply.status()).isEqualTo(400);
+        assertThat(reply.type()).startsWith("application/problem+json");
+    }
+
+    @Test
+    void closedVisitIsNotWrittenTo() {
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("ANSWER", "test", "see-door", "yes", true));
+        Map<String, String> close = Map.of("outcome", "FIXED", "decided", "Door put in place.");
+        assertThat(ines.post("/api/visits/" + visit + "/close", close).json().get("job").get("state").asString())
+                .isEqualTo("CLOSED");
+        assertThat(ines.post("/api/visits/" + visit + "/close", close).status()).as("closing twice").isEqualTo(200);
+        Client.Reply reply = ines.add(visit, entry("READING", "test", "v.R.standby", "reading", "27"));
+        assertThat(reply.status()).isEqualTo(409);
+        assertThat(reply.detail()).contains("closed");
+        assertThat(logSize(visit)).isEqualTo(1);
+    }
+
+    @Test
+    void jobWithoutComplaintOrUnitIsRefused() {
+        assertThat(ines.post("/api/jobs", Map.of("unitId", UUID.randomUUID().toString(), "complaint", " ")).status())
+                .isEqualTo(422);
+        assertThat(ines.post("/api/jobs", Map.of("unitId", UUID.randomUUID().toString(), "complaint", "x")).json()
+                .get("field").asString()).isEqualTo("unitId");
+    }
+
+    @Test
+    void packIsCheckedWithLineAndPath() {
+        Client.Reply good = ines.postText("/api/packs/check", ines.get("/api/packs/f1-furnace.yaml").body());
+        assertThat(good.json().get("usable").asBoolean()).isTrue();
+        Client.Reply bad = ines.postText("/api/packs/check", ines.get("/api/packs/f1-furnace.yaml").body()
+                .replace("element: igniter, mode: OPEN", "element: ignitor, mode: OPEN"));
+        assertThat(bad.json().get("usable").asBoolean()).isFalse();
+        assertThat(bad.json().get("problems").get(0).get("path").asString()).isEqualTo("/faults/igniter-open");
+        assertThat(bad.json().get("problems").get(0).get("line").asInt()).isGreaterThan(100);
+    }
+}

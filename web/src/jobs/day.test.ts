@@ -1,0 +1,14 @@
+import { describe, expect, it } from 'vitest'
+import { dayLabel, shiftDay, today } from './day'
+
+describe('day', () => {
+  it('is the local day', () => expect(today(new Date(2026, 10, 4, 23, 59))).toBe('2026-11-04'))
+  it('goes over the end of a month and a year', () => {
+    expect(shiftDay('2026-11-30', 1)).toBe('2026-12-01')
+    expect(shiftDay('2027-01-01', -1)).toBe('2026-12-31')
+  })
+  it('names today', () => {
+    expect(dayLabel('2026-11-24', new Date(2026, 10, 24))).toBe('Today, Tue 24 Nov')
+    expect(dayLabel('2026-11-25', new Date(2026, 10, 24))).toBe('Wed 25 Nov')
+  })
+})
