@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Effect;
+import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
@@ -37,10 +38,11 @@ public final class CompiledPack {
     private CompiledPack(UnitModel model, ErrorModel errors) {
         this.model = model;
         this.errors = errors;
-        this.healthy = VirtualUnit.of(model, model.machine());
+        SolvedStates solved = new SolvedStates();
+        this.healthy = VirtualUnit.of(model, model.machine(), solved);
         double total = model.faults().stream().mapToDouble(Fault::weight).sum();
         this.hypotheses = model.faults().stream().map(fault -> new Hypothesis(fault, model.part(fault.part()),
-                fault.effects().isEmpty() ? healthy : VirtualUnit.of(model, fault.in(model.machine())),
+                fault.effects().isEmpty() ? healthy : VirtualUnit.of(model, fault.in(model.machine()), solved),
                 fault.weight() / total)).toList();
         model.moments().forEach(moment -> momentSeconds.put(moment.id(), seconds(moment)));
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));

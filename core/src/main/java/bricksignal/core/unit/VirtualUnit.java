@@ -5,6 +5,7 @@ import bricksignal.core.board.Machine;
 import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Simulation;
 import bricksignal.core.board.run.Snapshot;
+import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
@@ -24,15 +25,20 @@ public final class VirtualUnit {
     private final Map<String, Timeline> runs = new LinkedHashMap<>();
     private final Map<Circuit, Solution> rewired = new LinkedHashMap<>();
 
-    private VirtualUnit(UnitModel model, Machine machine) {
+    private VirtualUnit(UnitModel model, Machine machine, SolvedStates solved) {
         this.model = model;
-        List<Timeline> timelines = Simulation.run(machine, model.scenarios());
+        List<Timeline> timelines = Simulation.run(machine, model.scenarios(), solved);
         timelines.forEach(timeline -> runs.put(timeline.scenario().id(), timeline));
     }
 
     /** Runs a machine, the healthy one of the model or one with a fault in it. */
     public static VirtualUnit of(UnitModel model, Machine machine) {
-        return new VirtualUnit(model, machine);
+        return of(model, machine, new SolvedStates());
+    }
+
+    /** The same, sharing solved states with other machines of the same wiring. */
+    public static VirtualUnit of(UnitModel model, Machine machine, SolvedStates solved) {
+        return new VirtualUnit(model, machine, solved);
     }
 
     /** The run under a scenario. */

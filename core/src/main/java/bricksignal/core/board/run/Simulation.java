@@ -8,7 +8,6 @@ import bricksignal.core.board.Region;
 import bricksignal.core.board.Rule;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Runs a machine through a scenario by events: the next timer, threshold crossing or action. At each event contacts,
@@ -29,10 +28,10 @@ public final class Simulation {
     private final UnitState state;
     private boolean chattering;
 
-    private Simulation(Machine machine, Scenario scenario, Solutions solutions) {
+    private Simulation(Machine machine, Scenario scenario, SolvedStates solved) {
         this.machine = machine;
         this.scenario = scenario;
-        this.state = new UnitState(machine, solutions);
+        this.state = new UnitState(machine, solved);
     }
 
     /** The run of a machine. */
@@ -42,8 +41,12 @@ public final class Simulation {
 
     /** Several runs of one machine, which share the solved states of its circuit. */
     public static List<Timeline> run(Machine machine, List<Scenario> scenarios) {
-        Solutions solutions = new Solutions(machine);
-        return scenarios.stream().map(scenario -> new Simulation(machine, scenario, solutions).timeline()).toList();
+        return run(machine, scenarios, new SolvedStates());
+    }
+
+    /** Runs of one machine out of a family, whose members with the same wiring share its solved states. */
+    public static List<Timeline> run(Machine machine, List<Scenario> scenarios, SolvedStates solved) {
+        return scenarios.stream().map(scenario -> new Simulation(machine, scenario, solved).timeline()).toList();
     }
 
     private Timeline timeline() {
@@ -117,21 +120,5 @@ public final class Simulation {
         Expr closes = latches.closes();
         double opens = latches.opens().horizon(env);
         return closes == null ? opens : Math.min(opens, closes.horizon(env));
-    }
-
-    /** Solved states of one machine's circuit, by which conductors are closed and which flames are lit. */
-    static final class Solutions {
-
-        private final Machine machine;
-        private final Map<java.util.BitSet, bricksignal.core.circuit.solve.Solution> known = new java.util.HashMap<>();
-
-        Solutions(Machine machine) {
-            this.machine = machine;
-        }
-
-        bricksignal.core.circuit.solve.Solution of(java.util.BitSet closed) {
-            return known.computeIfAbsent((java.util.BitSet) closed.clone(), key ->
-                    bricksignal.core.circuit.solve.Solution.of(Positions.apply(machine.circuit(), key)));
-        }
     }
 }

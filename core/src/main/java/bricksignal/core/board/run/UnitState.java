@@ -22,7 +22,7 @@ import java.util.Set;
 final class UnitState {
 
     private final Machine machine;
-    private final Simulation.Solutions solutions;
+    private final SolvedStates solved;
     private final BitSet closed;
     private final BitSet blown = new BitSet();
     private final Map<String, String> states = new LinkedHashMap<>();
@@ -33,16 +33,16 @@ final class UnitState {
     private Solution solution;
     private boolean powered;
 
-    UnitState(Machine machine, Simulation.Solutions solutions) {
+    UnitState(Machine machine, SolvedStates solved) {
         this.machine = machine;
-        this.solutions = solutions;
+        this.solved = solved;
         this.closed = Positions.of(machine.circuit());
         values.putAll(machine.parameters());
         machine.held().forEach((action, value) -> values.put("action." + action, value));
         machine.board().inputs().forEach(input -> inputs.put(input.id(), false));
         machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
         restart(0);
-        solution = solutions.of(closed);
+        solution = solved.of(machine.circuit(), closed);
     }
 
     void act(Scenario.Step step) {
@@ -62,7 +62,7 @@ final class UnitState {
             }
         }
         closed.andNot(blown);
-        solution = solutions.of(closed);
+        solution = solved.of(machine.circuit(), closed);
         for (int i = 0; i < elements.size(); i++) {
             if (elements.get(i) instanceof Element.Conductor c && closed.get(i)
                     && solution.amps(c.id()).magnitude() > c.fuseAmps()) {
@@ -166,7 +166,7 @@ final class UnitState {
                 lamp = shown == null ? lamp : shown;
             }
         }
-        return new Snapshot(time, solution == null ? solutions.of(closed) : solution, powered, new LinkedHashMap<>(states),
+        return new Snapshot(time, solution == null ? solved.of(machine.circuit(), closed) : solution, powered, new LinkedHashMap<>(states),
                 new LinkedHashMap<>(entered), new LinkedHashMap<>(inputs), outputs, lamp, new LinkedHashMap<>(values),
                 new LinkedHashMap<>(motions));
     }
