@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import LampTap from './LampTap.vue'
@@ -9,9 +9,12 @@ const { visit, add, problem } = useHandle()
 const route = useRoute()
 const diagnosis = computed(() => visit.value!.diagnosis)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const lamp = computed(() =>
-  diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN')).at(-1),
-)
+const lamps = computed(() => diagnosis.value.unit.lamps)
+const chosen = ref('')
+const current = computed(() => lamps.value.find((l) => l.board === chosen.value) ?? lamps.value[0]!)
+const readOf = (board: string) =>
+  diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN') && l.board === board).at(-1)
+const lamp = computed(() => readOf(current.value.board))
 const done = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'ANSWER'))
 const checks = computed(() => diagnosis.value.unit.checksBefore)
 </script>
@@ -24,6 +27,11 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
     </p>
     <div class="two">
       <div>
+        <div v-if="lamps.length > 1" class="lamps" role="group" aria-label="Which lamp">
+          <button v-for="l in lamps" :key="l.board" type="button" class="key" :aria-pressed="l.board === current.board" @click="chosen = l.board">
+            {{ l.label }}{{ readOf(l.board) ? ': ' + readOf(l.board)!.found : '' }}
+          </button>
+        </div>
         <section v-if="lamp" class="read" data-test="lamp-read">
           <h2 class="h5">The lamp says</h2>
           <p class="pattern">{{ lamp.found }}</p>
@@ -39,16 +47,16 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
           </button>
         </section>
         <template v-else-if="!closed">
-          <LampTap />
+          <LampTap :key="current.board" :board="current.board" />
           <section aria-labelledby="choose-title" class="mt-4">
             <h2 id="choose-title" class="h5">Or choose what it shows</h2>
             <div class="patterns">
               <button
-                v-for="code in diagnosis.unit.chart"
+                v-for="code in current.chart"
                 :key="code.pattern"
                 type="button"
                 class="key"
-                @click="add({ kind: 'PATTERN', pattern: code.pattern })"
+                @click="add({ kind: 'PATTERN', board: current.board, pattern: code.pattern })"
               >
                 {{ code.pattern }}
               </button>
@@ -139,6 +147,16 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
   border: 1px solid var(--line);
   background: var(--paper-2);
   z-index: -1;
+}
+.lamps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-bottom: 1rem;
+}
+.lamps [aria-pressed='true'] {
+  border-width: 4px;
+  background: var(--paper-2);
 }
 .patterns {
   display: flex;

@@ -3,6 +3,7 @@ import { onKeyStroke, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 
+const props = defineProps<{ board: string }>()
 const { add, problem } = useHandle()
 const MOST = 500
 const taps = ref<number[]>([])
@@ -28,7 +29,7 @@ function tap() {
 }
 
 async function read() {
-  if (await add({ kind: 'TAPS', taps: relative.value.map((t) => Math.round(t * 1000) / 1000) })) taps.value = []
+  if (await add({ kind: 'TAPS', board: props.board, taps: relative.value.map((t) => Math.round(t * 1000) / 1000) })) taps.value = []
 }
 
 onKeyStroke(' ', (event) => {

@@ -14,8 +14,7 @@ function edit(entry: LogView) {
   corrected.value = ''
 }
 async function correct(entry: LogView) {
-  const base = entry.test ? { test: entry.test } : {}
-  if (await add({ kind: 'READING', ...base, reading: corrected.value, supersedes: entry.id })) editing.value = ''
+  if (await add({ kind: 'READING', reading: corrected.value, supersedes: entry.id })) editing.value = ''
 }
 </script>
 
@@ -34,7 +33,7 @@ async function correct(entry: LogView) {
         <strong class="mono found">{{ l.found }}</strong>
         <span class="soft explain">{{ l.explanation }}</span>
         <span v-if="!closed && l.counts" class="acts">
-          <button v-if="l.correctable && l.test" type="button" class="key quiet" @click="edit(l)">correct</button>
+          <button v-if="l.correctable" type="button" class="key quiet" @click="edit(l)">correct</button>
           <button
             type="button"
             class="key quiet"

@@ -37,7 +37,7 @@ final class ClosedLoop {
 
     /** The advice leads until it gives a verdict. */
     Outcome advised(Technician technician) {
-        Diagnosis diagnosis = Diagnosis.of(pack, List.of(technician.lamp()));
+        Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
         Setup standing = Setup.AS_IT_IS;
         double minutes = 0;
         int tests = 0;
@@ -55,7 +55,7 @@ final class ClosedLoop {
 
     /** Every point in the order of the sequence, until one suspect is all but certain. */
     Outcome inSequence(Technician technician) {
-        Diagnosis diagnosis = Diagnosis.of(pack, List.of(technician.lamp()));
+        Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
         Setup standing = Setup.AS_IT_IS;
         double minutes = 0;
         int tests = 0;
@@ -75,10 +75,14 @@ final class ClosedLoop {
 
     /** The part that the chart names first, then the next, then whatever is most likely, until the unit runs. */
     Outcome byChart(Technician technician) {
-        Observation.Lamp lamp = technician.lamp();
-        LampPattern seen = lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-        Set<String> order = new LinkedHashSet<>(pack.model().chart().code(seen).map(Chart.Code::names).orElse(List.of()));
-        Diagnosis diagnosis = Diagnosis.of(pack, List.of(lamp));
+        List<Observation> lamps = technician.lamps();
+        Set<String> order = new LinkedHashSet<>();
+        for (Observation observation : lamps) {
+            Observation.Lamp lamp = (Observation.Lamp) observation;
+            LampPattern seen = lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+            pack.model().chart(lamp.board()).code(seen).map(Chart.Code::names).ifPresent(order::addAll);
+        }
+        Diagnosis diagnosis = Diagnosis.of(pack, lamps);
         diagnosis.ranking().forEach(h -> order.add(pack.hypotheses().get(h).part().id()));
         return replace(technician, order);
     }

@@ -14,7 +14,6 @@ import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 
@@ -48,7 +47,7 @@ final class SpeedBench {
         Planner planner = Planner.of(pack, Policy.defaults());
         return IntStream.range(0, pack.hypotheses().size()).boxed().flatMapToDouble(h -> {
             Technician technician = new Technician(pack, h, seed + h);
-            Diagnosis[] diagnosis = {Diagnosis.of(pack, List.of(technician.lamp()))};
+            Diagnosis[] diagnosis = {Diagnosis.of(pack, technician.lamps())};
             return IntStream.range(0, 8).mapToDouble(step -> {
                 long start = System.nanoTime();
                 Advice advice = Advice.of(Diagnosis.of(pack, diagnosis[0].observations()), planner, Setup.AS_IT_IS);

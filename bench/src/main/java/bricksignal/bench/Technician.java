@@ -34,12 +34,17 @@ final class Technician {
         return truth;
     }
 
-    Observation.Lamp lamp() {
-        List<LampPattern> chart = pack.model().chart().patterns();
+    /** Every lamp of the unit as found. */
+    List<Observation> lamps() {
+        return pack.model().charts().keySet().stream().map(this::lamp).toList();
+    }
+
+    private Observation lamp(String board) {
+        List<LampPattern> chart = pack.model().chart(board).patterns();
         LampPattern seen = chart.get(random.nextInt(chart.size()));
         if (random.nextDouble() >= MISREAD) {
             double at = random.nextDouble();
-            for (Map.Entry<LampPattern, Double> share : pack.lampShares(place).entrySet()) {
+            for (Map.Entry<LampPattern, Double> share : pack.lampShares(place, board).entrySet()) {
                 at -= share.getValue();
                 if (at <= 0) {
                     seen = share.getKey();
@@ -50,7 +55,7 @@ final class Technician {
         Map<LampPattern, Double> weights = new LinkedHashMap<>();
         chart.forEach(pattern -> weights.put(pattern, 0.0));
         weights.put(seen, 1.0);
-        return new Observation.Lamp(weights);
+        return new Observation.Lamp(board, weights);
     }
 
     Observation make(Test test) {

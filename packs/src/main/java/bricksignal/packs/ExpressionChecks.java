@@ -5,6 +5,7 @@ import bricksignal.core.board.Quantity;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -23,14 +24,13 @@ final class ExpressionChecks {
         plain.addAll(model.machine().parameters().keySet());
         plain.addAll(model.machine().counters().keySet());
         model.machine().process().stream().map(Quantity::id).forEach(plain::add);
-        plain.add("powered");
     }
 
     void run() {
         root.at("circuit").children().values().forEach(s -> expressions(s, false, "follows", "opens", "closes"));
         root.at("process").children().values().forEach(s -> s.items("moves").forEach(m -> expressions(m, false, "when",
                 "to")));
-        root.at("board").at("regions").children().values().forEach(region -> region.children().values()
+        regions(root).forEach(region -> region.children().values()
                 .forEach(state -> state.items("next").forEach(way -> {
                     expressions(way, true, "when");
                     way.at("sets").children().keySet().forEach(counter -> expressions(way.at("sets"), true, counter));
@@ -45,6 +45,28 @@ final class ExpressionChecks {
                         "Declare it, or correct the name" + ModelChecks.maybe(s.text("gauge"), plain));
             }
         });
+    }
+
+    private static List<Section> regions(Section root) {
+        return root.at("boards").children().values().stream().flatMap(b -> b.at("regions").children().values().stream())
+                .toList();
+    }
+
+    /** The names in every rule of the circuit and every move of the process. */
+    static Set<String> allNames(Section root) {
+        Set<String> names = new LinkedHashSet<>();
+        root.at("circuit").children().values().forEach(s -> collect(s, names, "follows", "opens", "closes"));
+        root.at("process").children().values().forEach(s -> s.items("moves").forEach(m -> collect(m, names, "when", "to")));
+        return names;
+    }
+
+    private static void collect(Section section, Set<String> names, String... keys) {
+        for (String key : keys) {
+            Expr expr = section.expression(key);
+            if (expr != null) {
+                names.addAll(expr.names());
+            }
+        }
     }
 
     private void expressions(Section section, boolean inRegion, String... keys) {

@@ -51,11 +51,18 @@ final class ModelBuilder {
                         e.getValue().condition("when"), e.getValue().text("seen"))),
                 root.each("channels", e -> new UnitModel.Channel(e.getKey(), e.getValue().text("label"),
                         e.getValue().condition("when"))),
-                new Chart(root.each("chart", e -> new Chart.Code(LampPattern.parse(e.getKey()),
-                        e.getValue().text("condition"), e.getValue().texts("names")))),
+                charts(),
                 root.each("parts", e -> part(e.getKey(), e.getValue())),
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
                 root.each("settings", e -> setting(e.getKey(), e.getValue())), cautions());
+    }
+
+    private Map<String, Chart> charts() {
+        Map<String, Chart> charts = new LinkedHashMap<>();
+        root.at("charts").children().keySet().forEach(board -> charts.put(board, new Chart(root.at("charts").each(board,
+                e -> new Chart.Code(LampPattern.parse(e.getKey()), e.getValue().text("condition"),
+                        e.getValue().texts("names"))))));
+        return charts;
     }
 
     private Machine machine() {
@@ -66,14 +73,16 @@ final class ModelBuilder {
         root.at("circuit").children().forEach((id, section) -> rule(id, section, rules));
         Map<String, Double> parameters = new LinkedHashMap<>();
         root.at("parameters").children().forEach((id, section) -> parameters.put(id, section.number("value", 0)));
-        return new Machine(circuit, rules, board(), root.each("process", e -> quantity(e.getKey(), e.getValue())),
+        return new Machine(circuit, rules, root.each("boards", e -> board(e.getKey(), e.getValue())), root.each("process", e -> quantity(e.getKey(), e.getValue())),
                 parameters, counters(), Map.of());
     }
 
     private static Element element(String id, Section s) {
         double ohms = s.number("ohms", 0);
         return switch (s.text("is")) {
-            case "source" -> new Element.Source(id, s.text("plus"), s.text("minus"), s.number("volts", 0), ohms);
+            case "source" -> new Element.Source(id, s.text("plus"), s.text("minus"), s.number("volts", 0), s.number("degrees", 0),
+                    ohms);
+            case "dc-source" -> new Element.DirectSource(id, s.text("plus"), s.text("minus"), s.number("volts", 0), ohms);
             case "transformer" -> new Element.Transformer(id, s.text("p1"), s.text("p2"), s.text("s1"), s.text("s2"),
                     s.number("ratio", 0), ohms, s.number("primaryOhms", 0), false);
             case "load" -> new Element.Load(id, s.text("a"), s.text("b"), ohms, s.number("reactance", 0));
@@ -92,12 +101,12 @@ final class ModelBuilder {
         }
     }
 
-    private Board board() {
-        Section supply = root.at("board").at("supply");
-        List<Input> inputs = root.at("board").each("inputs", e -> input(e.getKey(), e.getValue()));
-        List<Region> regions = root.at("board").each("regions", e -> new Region(e.getKey(),
-                e.getValue().children().entrySet().stream().map(s -> state(s.getKey(), s.getValue())).toList()));
-        return new Board(supply.text("plus"), supply.text("minus"), supply.number("volts", 0), inputs, regions);
+    private static Board board(String id, Section s) {
+        Section supply = s.at("supply");
+        List<Input> inputs = s.each("inputs", e -> input(e.getKey(), e.getValue()));
+        List<Region> regions = s.each("regions", e -> new Region(e.getKey(),
+                e.getValue().children().entrySet().stream().map(state -> state(state.getKey(), state.getValue())).toList()));
+        return new Board(id, supply.text("plus"), supply.text("minus"), supply.number("volts", 0), inputs, regions);
     }
 
     private static Input input(String id, Section s) {
@@ -119,7 +128,8 @@ final class ModelBuilder {
 
     private Map<String, Double> counters() {
         Map<String, Double> counters = new LinkedHashMap<>();
-        root.at("board").at("counters").children().forEach((id, s) -> counters.put(id, s.asNumber()));
+        root.at("boards").children().values().forEach(board -> board.at("counters").children()
+                .forEach((id, s) -> counters.put(id, s.asNumber())));
         return counters;
     }
 
@@ -142,7 +152,8 @@ final class ModelBuilder {
 
     private static Point point(String net, Section s) {
         return new Point(net, s.text("label"), s.text("where"), s.text("colour"), s.text("safety"), s.number("seconds", 0),
-                s.text("against"), s.texts("moments"), s.text("side"));
+                s.text("against"), MeterMode.valueOf(s.has("mode") ? s.text("mode") : "AC_VOLTS"), s.texts("moments"),
+                s.text("side"));
     }
 
     private static Test.Reading reading(String id, Section s) {
@@ -161,7 +172,8 @@ final class ModelBuilder {
 
     private static Part part(String id, Section s) {
         return new Part(id, s.text("label"), Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART"),
-                s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"));
+                s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"),
+                s.text("board"));
     }
 
     private static Fault fault(String id, Section s) {
@@ -177,7 +189,7 @@ final class ModelBuilder {
         } else if (s.has("action")) {
             return new Effect.OnAction(s.text("action"), s.number("value", 0));
         }
-        return s.has("deaf") ? new Effect.InputDeaf(s.text("deaf")) : new Effect.BoardDead();
+        return s.has("deaf") ? new Effect.InputDeaf(s.text("deaf")) : new Effect.BoardDead(s.text("dead"));
     }
 
     private static UnitModel.Setting setting(String id, Section s) {

@@ -1,5 +1,6 @@
 package bricksignal.packs;
 
+import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Region;
@@ -36,7 +37,7 @@ final class ModelChecks {
 
     void run() {
         danglingNets();
-        board();
+        boards();
         names();
         new ExpressionChecks(root, model).run();
         faults();
@@ -54,26 +55,36 @@ final class ModelChecks {
         });
     }
 
-    private void board() {
-        Section supply = root.at("board").at("supply");
-        oneOf(supply, "plus", machine.board().supplyPlus(), nets, "net");
-        oneOf(supply, "minus", machine.board().supplyMinus(), nets, "net");
-        root.at("board").at("inputs").children().forEach((id, s) -> {
-            if (s.has("through")) {
-                oneOf(s, "through", s.text("through"), elements, "element");
-            } else if (s.has("plus") && s.has("minus")) {
-                oneOf(s, "plus", s.text("plus"), nets, "net");
-                oneOf(s, "minus", s.text("minus"), nets, "net");
-            } else {
-                s.note("input '" + id + "' senses nothing", "Give 'plus' and 'minus', or 'through'");
-            }
+    private void boards() {
+        Set<String> regions = new LinkedHashSet<>();
+        root.at("boards").children().forEach((id, section) -> {
+            oneOf(section.at("supply"), "plus", section.at("supply").text("plus"), nets, "net");
+            oneOf(section.at("supply"), "minus", section.at("supply").text("minus"), nets, "net");
+            section.at("inputs").children().forEach(this::input);
+            Board board = machine.board(id);
+            board.regions().forEach(region -> {
+                if (!regions.add(region.id())) {
+                    section.at("regions").at(region.id()).note("region '" + region.id() + "' is declared by two boards",
+                            "Rename one of them");
+                }
+                region(region, section.at("regions").at(region.id()));
+            });
+            outputs(board, section);
         });
-        machine.board().regions().forEach(this::region);
-        outputs();
     }
 
-    private void region(Region region) {
-        Section section = root.at("board").at("regions").at(region.id());
+    private void input(String id, Section s) {
+        if (s.has("through")) {
+            oneOf(s, "through", s.text("through"), elements, "element");
+        } else if (s.has("plus") && s.has("minus")) {
+            oneOf(s, "plus", s.text("plus"), nets, "net");
+            oneOf(s, "minus", s.text("minus"), nets, "net");
+        } else {
+            s.note("input '" + id + "' senses nothing", "Give 'plus' and 'minus', or 'through'");
+        }
+    }
+
+    private static void region(Region region, Section section) {
         Set<String> known = region.states().stream().map(Region.State::id)
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         Set<String> reached = new LinkedHashSet<>(List.of(region.initial().id()));
@@ -95,19 +106,15 @@ final class ModelChecks {
                 + "' cannot be reached from '" + region.initial().id() + "'", "Lead a transition to it, or take it out"));
     }
 
-    private void outputs() {
-        Set<String> followed = new LinkedHashSet<>();
-        root.at("circuit").children().values().forEach(s -> {
-            if (s.has("follows")) {
-                s.condition("follows").names().stream().filter(n -> n.startsWith("out."))
-                        .forEach(n -> followed.add(n.substring(4)));
-            }
-        });
-        for (Region region : machine.board().regions()) {
+    /** An output must move a contact, or at least be asked for somewhere: a spark has no contact. */
+    private void outputs(Board board, Section section) {
+        Set<String> used = ExpressionChecks.allNames(root).stream().filter(name -> name.startsWith("out."))
+                .map(name -> name.substring(4)).collect(Collectors.toCollection(LinkedHashSet::new));
+        for (Region region : board.regions()) {
             for (Region.State state : region.states()) {
-                state.outputs().stream().filter(output -> !followed.contains(output)).forEach(output ->
-                        root.at("board").at("regions").at(region.id()).at(state.id()).note("output '" + output
-                                + "' drives nothing", "Let a contact follow 'out." + output + "'" + maybe(output, followed)));
+                state.outputs().stream().filter(output -> !used.contains(output)).forEach(output ->
+                        section.at("regions").at(region.id()).at(state.id()).note("output '" + output + "' drives nothing",
+                                "Let a contact follow 'out." + output + "'" + maybe(output, used)));
             }
         }
     }
@@ -145,8 +152,17 @@ final class ModelChecks {
                 oneOf(s, "connector", s.text("connector"), connectors, "connector");
             }
         });
-        each("chart", (id, s) -> all(s, "names", parts, "part"));
-        each("parts", (id, s) -> all(s, "elements", elements, "element"));
+        Set<String> boards = root.at("boards").children().keySet();
+        each("charts", (id, s) -> {
+            oneOf(s, "", id, boards, "board");
+            s.children().values().forEach(code -> all(code, "names", parts, "part"));
+        });
+        each("parts", (id, s) -> {
+            all(s, "elements", elements, "element");
+            if (s.has("board")) {
+                oneOf(s, "board", s.text("board"), boards, "board");
+            }
+        });
         each("faults", (id, s) -> oneOf(s, "part", s.text("part"), parts, "part"));
         each("settings", (id, s) -> oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter"));
     }
@@ -192,14 +208,16 @@ final class ModelChecks {
 
     /** What a name in an expression may be. */
     static Map<String, Set<String>> prefixes(UnitModel model, Set<String> elements, Set<String> nets) {
-        Set<String> outputs = model.machine().board().regions().stream().flatMap(r -> r.states().stream())
+        Set<String> outputs = model.machine().boards().stream().flatMap(b -> b.regions().stream()).flatMap(r -> r.states().stream())
                 .flatMap(s -> s.outputs().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
-        Set<String> states = model.machine().board().regions().stream().flatMap(r -> r.states().stream()
+        Set<String> states = model.machine().boards().stream().flatMap(b -> b.regions().stream()).flatMap(r -> r.states().stream()
                 .map(s -> r.id() + "." + s.id())).collect(Collectors.toCollection(LinkedHashSet::new));
         Set<String> actions = model.scenarios().stream().flatMap(s -> s.steps().stream()).map(s -> s.action())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        Set<String> inputs = model.machine().board().inputs().stream().map(i -> i.id())
+        Set<String> inputs = model.machine().boards().stream().flatMap(b -> b.inputs().stream()).map(i -> i.id())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
-        return Map.of("in", inputs, "out", outputs, "state", states, "amps", elements, "volts", nets, "action", actions);
+        Set<String> boards = model.machine().boards().stream().map(b -> b.id()).collect(Collectors.toSet());
+        return Map.of("in", inputs, "out", outputs, "state", states, "amps", elements, "volts", nets, "action", actions,
+                "powered", boards);
     }
 }

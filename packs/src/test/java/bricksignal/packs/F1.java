@@ -58,7 +58,7 @@ final class F1 {
 
     /** A diagnosis from the lamp alone. */
     static Diagnosis lamp(String pattern) {
-        return Diagnosis.of(PACK, List.of(new Observation.Lamp(Map.of(LampPattern.parse(pattern), 1.0))));
+        return Diagnosis.of(PACK, List.of(new Observation.Lamp("board", Map.of(LampPattern.parse(pattern), 1.0))));
     }
 
     static Observation reading(String test, double value) {

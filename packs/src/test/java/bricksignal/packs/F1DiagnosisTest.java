@@ -213,7 +213,7 @@ class F1DiagnosisTest {
     @MethodSource("faults")
     void everyFaultIsFoundWithExactReadings(String fault) {
         int truth = F1.place(fault);
-        String pattern = F1.PACK.lampShares(truth).entrySet().stream().max(java.util.Map.Entry.comparingByValue())
+        String pattern = F1.PACK.lampShares(truth, "board").entrySet().stream().max(java.util.Map.Entry.comparingByValue())
                 .orElseThrow().getKey().text();
         Diagnosis d = lamp(pattern);
         Setup standing = Setup.AS_IT_IS;

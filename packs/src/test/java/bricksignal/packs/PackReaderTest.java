@@ -81,8 +81,8 @@ class PackReaderTest {
     void stateThatCannotBeReachedIsRefused() {
         assertThat(problems("- {when: elapsed >= 60, to: draft-missing}", "- {when: elapsed >= 60, to: idle}"))
                 .singleElement().satisfies(p -> {
-                    assertThat(p.path()).isEqualTo("/board/regions/burner/draft-missing");
-                    assertThat(p.line()).isEqualTo(line("      draft-missing:\n"));
+                    assertThat(p.path()).isEqualTo("/boards/board/regions/burner/draft-missing");
+                    assertThat(p.line()).isEqualTo(line("        draft-missing:\n"));
                     assertThat(p.reason()).contains("cannot be reached");
                 });
     }

@@ -91,9 +91,15 @@ class VisitTest {
         String visit = ines.job("no heat");
         Map<String, Object> wrong = entry("READING", "test", "ohms-igniter", "reading", "OL");
         ines.add(visit, wrong);
-        JsonNode after = ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "51", "supersedes",
-                wrong.get("id"))).json();
+        JsonNode after = ines.add(visit, entry("READING", "reading", "51", "supersedes", wrong.get("id"))).json();
         assertThat(belief(after, "igniter-open")).isLessThan(0.05);
+    }
+
+    @Test
+    void lampOfABoardThatTheUnitDoesNotHaveIsRefused() {
+        Client.Reply reply = ines.add(ines.job("no heat"), entry("PATTERN", "board", "attic", "pattern", "slow"));
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.json().get("field").asString()).isEqualTo("board");
     }
 
     @Test

@@ -5,17 +5,19 @@ import java.util.List;
 /**
  * A control board: what it senses, what it does, what it is fed from.
  *
+ * @param id its name
  * @param supplyPlus net of its supply
  * @param supplyMinus net of its common
- * @param supplyVolts least alternating voltage at which it works; infinite for a dead board
+ * @param supplyVolts least voltage at which it works, V RMS or direct; infinite for a dead board
  * @param inputs what it senses
  * @param regions what it does, side by side
  */
-public record Board(String supplyPlus, String supplyMinus, double supplyVolts, List<Input> inputs, List<Region> regions) {
+public record Board(String id, String supplyPlus, String supplyMinus, double supplyVolts, List<Input> inputs,
+        List<Region> regions) {
 
     public Board {
         if (!(supplyVolts > 0)) {
-            throw new IllegalArgumentException("board supply is " + supplyVolts + " V; it must be above 0");
+            throw new IllegalArgumentException("board '" + id + "': supply is " + supplyVolts + " V; it must be above 0");
         }
         inputs = List.copyOf(inputs);
         regions = List.copyOf(regions);
@@ -25,6 +27,11 @@ public record Board(String supplyPlus, String supplyMinus, double supplyVolts, L
     public Input input(String id) {
         return inputs.stream().filter(input -> input.id().equals(id)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("the board has no input '" + id + "'"));
+    }
+
+    /** True if one of its inputs has that name. */
+    public boolean senses(String inputId) {
+        return inputs.stream().anyMatch(input -> input.id().equals(inputId));
     }
 
     /** The region of that name. */

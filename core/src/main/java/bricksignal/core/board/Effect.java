@@ -80,7 +80,9 @@ public sealed interface Effect {
             } else if (e instanceof Element.Capacitor c) {
                 return new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * value);
             } else if (e instanceof Element.Source s) {
-                return new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * value, s.ohms());
+                return new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * value, s.degrees(), s.ohms());
+            } else if (e instanceof Element.DirectSource s) {
+                return new Element.DirectSource(s.id(), s.plus(), s.minus(), s.volts() * value, s.ohms());
             }
             throw cannot();
         }
@@ -106,25 +108,26 @@ public sealed interface Effect {
         }
     }
 
-    /** The board's logic does not work although it is fed. */
-    record BoardDead() implements Effect {
+    /** A board's logic does not work although it is fed. */
+    record BoardDead(String board) implements Effect {
         @Override
         public Machine apply(Machine machine) {
-            Board b = machine.board();
-            return machine.withBoard(new Board(b.supplyPlus(), b.supplyMinus(), Double.POSITIVE_INFINITY, b.inputs(),
+            Board b = machine.board(board);
+            return machine.withBoard(new Board(b.id(), b.supplyPlus(), b.supplyMinus(), Double.POSITIVE_INFINITY, b.inputs(),
                     b.regions()));
         }
     }
 
-    /** The board does not see one of its inputs. */
+    /** A board does not see one of its inputs. */
     record InputDeaf(String input) implements Effect {
         @Override
         public Machine apply(Machine machine) {
-            Board b = machine.board();
-            b.input(input);
+            Board b = machine.boards().stream().filter(board -> board.senses(input)).findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("no board has an input '" + input + "'"));
             List<Input> inputs = new ArrayList<>();
             b.inputs().forEach(i -> inputs.add(i.id().equals(input) ? deaf(i) : i));
-            return machine.withBoard(new Board(b.supplyPlus(), b.supplyMinus(), b.supplyVolts(), inputs, b.regions()));
+            return machine.withBoard(new Board(b.id(), b.supplyPlus(), b.supplyMinus(), b.supplyVolts(), inputs,
+                    b.regions()));
         }
 
         private static Input deaf(Input input) {

@@ -13,17 +13,21 @@ import java.util.Map;
  *
  * @param circuit the wiring, every contact in its resting position
  * @param rules what moves which element, by element id
- * @param board the control
+ * @param boards the controls, the one that people call "the board" first; at least one
  * @param process the physics
  * @param parameters fixed values by name: openness of the vent, gas pressure, settings of switches
  * @param counters start values of the board's counters
  * @param held actions that are stuck at a value whatever a person does: nobody calls, the breaker is off
  */
-public record Machine(Circuit circuit, Map<String, Rule> rules, Board board, List<Quantity> process,
+public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boards, List<Quantity> process,
         Map<String, Double> parameters, Map<String, Double> counters, Map<String, Double> held) {
 
     public Machine {
         rules = ordered(rules);
+        boards = List.copyOf(boards);
+        if (boards.isEmpty()) {
+            throw new IllegalArgumentException("a unit has at least one board");
+        }
         process = List.copyOf(process);
         parameters = ordered(parameters);
         counters = ordered(counters);
@@ -40,16 +44,25 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, Board board, Lis
     public Machine withStuck(Element element) {
         Map<String, Rule> remaining = new LinkedHashMap<>(rules);
         remaining.remove(element.id());
-        return new Machine(exchange(element), remaining, board, process, parameters, counters, held);
+        return new Machine(exchange(element), remaining, boards, process, parameters, counters, held);
     }
 
     /** The same machine with one element exchanged; what moves it stays. */
     public Machine withElement(Element element) {
-        return new Machine(exchange(element), rules, board, process, parameters, counters, held);
+        return new Machine(exchange(element), rules, boards, process, parameters, counters, held);
     }
 
+    /** The same machine with the board of that name exchanged. */
     public Machine withBoard(Board other) {
-        return new Machine(circuit, rules, other, process, parameters, counters, held);
+        board(other.id());
+        return new Machine(circuit, rules, boards.stream().map(b -> b.id().equals(other.id()) ? other : b).toList(), process,
+                parameters, counters, held);
+    }
+
+    /** The board of that name. */
+    public Board board(String id) {
+        return boards.stream().filter(board -> board.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the unit has no board '" + id + "'"));
     }
 
     public Machine withParameter(String name, double value) {
@@ -58,13 +71,13 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, Board board, Lis
         }
         Map<String, Double> changed = new LinkedHashMap<>(parameters);
         changed.put(name, value);
-        return new Machine(circuit, rules, board, process, changed, counters, held);
+        return new Machine(circuit, rules, boards, process, changed, counters, held);
     }
 
     public Machine withHeld(String action, double value) {
         Map<String, Double> changed = new LinkedHashMap<>(held);
         changed.put(action, value);
-        return new Machine(circuit, rules, board, process, parameters, counters, changed);
+        return new Machine(circuit, rules, boards, process, parameters, counters, changed);
     }
 
     private Circuit exchange(Element element) {

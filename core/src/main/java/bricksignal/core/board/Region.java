@@ -28,8 +28,12 @@ public record Region(String id, List<State> states) {
 
     /** The state of that name. */
     public State state(String stateId) {
-        return states.stream().filter(state -> state.id().equals(stateId)).findFirst().orElseThrow(
-                () -> new IllegalArgumentException("region '" + id + "' has no state '" + stateId + "'"));
+        for (State state : states) {
+            if (state.id().equals(stateId)) {
+                return state;
+            }
+        }
+        throw new IllegalArgumentException("region '" + id + "' has no state '" + stateId + "'");
     }
 
     /**

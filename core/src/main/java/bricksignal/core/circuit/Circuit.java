@@ -38,7 +38,9 @@ public record Circuit(String reference, double hertz, List<Element> elements) {
     public List<String> nets() {
         Set<String> nets = new LinkedHashSet<>();
         nets.add(reference);
-        elements.forEach(element -> nets.addAll(element.nets()));
+        for (Element element : elements) {
+            nets.addAll(element.nets());
+        }
         return List.copyOf(nets);
     }
 

@@ -17,11 +17,32 @@ public sealed interface Element {
     /**
      * A source of alternating voltage with its own impedance; zero volts for direct current.
      *
-     * @param volts RMS, of either sign; the sign is the phase (0 or 180 degrees)
+     * @param volts RMS, at least 0
+     * @param degrees phase ahead of the line, for the other legs of a three-phase supply
      * @param ohms series resistance, at least 0
      */
-    record Source(String id, String plus, String minus, double volts, double ohms) implements Element {
+    record Source(String id, String plus, String minus, double volts, double degrees, double ohms) implements Element {
         public Source {
+            Guard.atLeast(id, "volts", volts, 0);
+            Guard.finite(id, "degrees", degrees);
+            Guard.atLeast(id, "ohms", ohms, 0);
+        }
+
+        @Override
+        public List<String> nets() {
+            return List.of(plus, minus);
+        }
+    }
+
+    /**
+     * A source of direct voltage with its own resistance: battery, logic supply, data driver. Zero volts for alternating
+     * current.
+     *
+     * @param volts of either sign
+     * @param ohms series resistance, at least 0
+     */
+    record DirectSource(String id, String plus, String minus, double volts, double ohms) implements Element {
+        public DirectSource {
             Guard.finite(id, "volts", volts);
             Guard.atLeast(id, "ohms", ohms, 0);
         }

@@ -31,7 +31,7 @@ public final class CompiledPack {
     private final List<Hypothesis> hypotheses;
     private final Map<String, Double> momentSeconds = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
-    private final List<Map<LampPattern, Double>> lampShares = new ArrayList<>();
+    private final List<Map<String, Map<LampPattern, Double>>> lampShares = new ArrayList<>();
     private final Map<Test, List<Prediction>> predictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
 
@@ -48,8 +48,7 @@ public final class CompiledPack {
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
-        hypotheses.forEach(h -> lampShares.add(
-                h.unit().usualRun().lampShares(model.found().from(), model.found().to())));
+        hypotheses.forEach(h -> lampShares.add(shares(h.unit())));
     }
 
     /** Compiles a model. */
@@ -108,9 +107,16 @@ public final class CompiledPack {
         return outcomes.computeIfAbsent(test, asked -> Outcomes.of(predictions(asked), errors));
     }
 
-    /** For one hypothesis, by its place in the list: the lamp patterns it shows when found, with their shares of time. */
-    public Map<LampPattern, Double> lampShares(int hypothesis) {
-        return lampShares.get(hypothesis);
+    /** For one hypothesis, by its place in the list: the patterns a board's lamp shows when found, with their shares of time. */
+    public Map<LampPattern, Double> lampShares(int hypothesis, String board) {
+        return lampShares.get(hypothesis).get(board);
+    }
+
+    private Map<String, Map<LampPattern, Double>> shares(VirtualUnit unit) {
+        Map<String, Map<LampPattern, Double>> shares = new LinkedHashMap<>();
+        model.charts().keySet().forEach(board -> shares.put(board,
+                unit.usualRun().lampShares(board, model.found().from(), model.found().to())));
+        return shares;
     }
 
     /**
@@ -170,7 +176,7 @@ public final class CompiledPack {
 
     private Test.Reading voltage(Point point, String moment) {
         String against = model.point(point.against()).label();
-        return new Test.Reading("v." + point.net() + "." + moment, point.label() + " to " + against, MeterMode.AC_VOLTS,
+        return new Test.Reading("v." + point.net() + "." + moment, point.label() + " to " + against, point.mode(),
                 new Place.Across(point.against(), point.net()), moment, Setup.AS_IT_IS, 0, 0);
     }
 

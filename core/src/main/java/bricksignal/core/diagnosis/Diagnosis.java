@@ -83,7 +83,7 @@ public final class Diagnosis {
         }
         Observation.Lamp lamp = (Observation.Lamp) observation;
         double seen = 0;
-        for (Map.Entry<LampPattern, Double> share : pack.lampShares(hypothesis).entrySet()) {
+        for (Map.Entry<LampPattern, Double> share : pack.lampShares(hypothesis, lamp.board()).entrySet()) {
             seen += share.getValue() * lamp.weights().getOrDefault(share.getKey(), 0.0);
         }
         return (1 - LAMP_MISREAD) * seen + LAMP_MISREAD / (1 + lamp.weights().size());

@@ -46,9 +46,14 @@ public record ErrorModel(double misread) {
             boolean same = Double.isInfinite(value) && Double.isInfinite(expected.mean());
             return same ? (1 - misread) / width : misread / width;
         }
-        double z = (value - expected.mean()) / expected.sigma();
+        double z = (sign(test, value) - sign(test, expected.mean())) / expected.sigma();
         double density = Math.exp(-z * z / 2) / (expected.sigma() * Math.sqrt(2 * Math.PI));
         return (1 - misread) * density + misread / width;
+    }
+
+    /** On direct volts a minus sign says only that the leads are swapped (common practice). */
+    private static double sign(Test.Reading test, double value) {
+        return test.mode() == MeterMode.DC_VOLTS ? Math.abs(value) : value;
     }
 
     /** True when a value lies so far from what is expected that only a misread explains it. */
@@ -67,7 +72,7 @@ public record ErrorModel(double misread) {
             case AC_VOLTS, AC_VOLTS_LOW_Z, DC_VOLTS -> 0.035;
             case OHMS -> 0.15;
             case DC_MICROAMPS -> 0.2;
-            case CLAMP_AMPS -> 0.15;
+            case CLAMP_AMPS, CLAMP_DC_AMPS -> 0.15;
             case MICROFARADS -> 0.05;
             case INCHES_WC -> 0.07;
             case FAHRENHEIT -> 0.06;
@@ -80,7 +85,7 @@ public record ErrorModel(double misread) {
             case DC_VOLTS -> 0.2;
             case OHMS -> 0.4;
             case DC_MICROAMPS -> 0.1;
-            case CLAMP_AMPS -> 0.05;
+            case CLAMP_AMPS, CLAMP_DC_AMPS -> 0.05;
             case MICROFARADS -> 0.1;
             case INCHES_WC -> 0.02;
             case FAHRENHEIT -> 2;
@@ -92,7 +97,7 @@ public record ErrorModel(double misread) {
             case AC_VOLTS, AC_VOLTS_LOW_Z, DC_VOLTS -> 150;
             case OHMS -> 500;
             case DC_MICROAMPS -> 20;
-            case CLAMP_AMPS -> 20;
+            case CLAMP_AMPS, CLAMP_DC_AMPS -> 20;
             case MICROFARADS -> 50;
             case INCHES_WC -> 5;
             case FAHRENHEIT -> 300;

@@ -8,11 +8,12 @@ import java.util.Map;
 public sealed interface Observation {
 
     /**
-     * The lamp as found.
+     * A board's lamp as found.
      *
+     * @param board the board the lamp is on
      * @param weights for each pattern how likely it was this one; they need not sum to one, the rest is "none of these"
      */
-    record Lamp(Map<LampPattern, Double> weights) implements Observation {
+    record Lamp(String board, Map<LampPattern, Double> weights) implements Observation {
         public Lamp {
             weights = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(weights));
         }

@@ -32,6 +32,7 @@ public final class Wording {
             case OHMS -> "ohms";
             case DC_MICROAMPS -> "DC microamps, in series";
             case CLAMP_AMPS -> "clamp, AC amps";
+            case CLAMP_DC_AMPS -> "clamp, DC amps";
             case MICROFARADS -> "capacitance";
             case INCHES_WC -> "manometer";
             case FAHRENHEIT -> "thermometer";

@@ -46,7 +46,7 @@ public record Ladder(List<Rung> rungs) {
     }
 
     private static Stop stop(UnitModel model, Snapshot unit, @org.jspecify.annotations.Nullable Point previous, Point point) {
-        double volts = unit.solution().volts(point.net(), point.against()).magnitude();
+        double volts = unit.solution().rms(point.net(), point.against());
         if (previous != null) {
             for (Element element : unit.solution().circuit().elements()) {
                 if (element.nets().contains(previous.net()) && element.nets().contains(point.net())) {

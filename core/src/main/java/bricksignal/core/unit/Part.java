@@ -12,9 +12,10 @@ import java.util.List;
  * @param minutes to exchange it, at least 0
  * @param stocked whether a van usually has it
  * @param elements the circuit elements it consists of
+ * @param board for a board, its id in the machine; empty otherwise
  */
 public record Part(String id, String label, Kind kind, double price, double minutes, boolean stocked,
-        List<String> elements) {
+        List<String> elements, String board) {
 
     /** Kinds of part. */
     public enum Kind { BOARD, PART, WIRING, OPERATION }
@@ -23,6 +24,9 @@ public record Part(String id, String label, Kind kind, double price, double minu
         elements = List.copyOf(elements);
         if (!(price >= 0) || !(minutes >= 0)) {
             throw new IllegalArgumentException("part '" + id + "': price and minutes must be at least 0");
+        }
+        if ((kind == Kind.BOARD) == board.isEmpty()) {
+            throw new IllegalArgumentException("part '" + id + "': a part of kind BOARD names its board, and no other does");
         }
     }
 }

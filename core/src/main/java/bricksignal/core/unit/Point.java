@@ -1,5 +1,6 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.circuit.solve.MeterMode;
 import java.util.List;
 
 /**
@@ -12,11 +13,12 @@ import java.util.List;
  * @param safety caution class, a key of the pack's cautions
  * @param seconds to reach it, at least 0
  * @param against the net that a voltage here is usually measured against
+ * @param mode how a voltage here is measured
  * @param moments the moments at which a voltage here is worth proposing
  * @param side what it belongs to, as drawn: line, supply, board, chain, load, wall
  */
 public record Point(String net, String label, String where, String colour, String safety, double seconds, String against,
-        List<String> moments, String side) {
+        MeterMode mode, List<String> moments, String side) {
 
     public Point {
         moments = List.copyOf(moments);

@@ -25,7 +25,7 @@ import java.util.function.Predicate;
  * @param checks what can be looked at, heard, smelled, felt, tried
  * @param stages names for parts of the run
  * @param channels lines of the strip
- * @param chart code chart
+ * @param charts code charts, by board
  * @param parts what can be exchanged
  * @param faults what can be the matter
  * @param settings switches
@@ -33,7 +33,7 @@ import java.util.function.Predicate;
  */
 public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
         List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
-        List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Chart chart, List<Part> parts,
+        List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
         List<Fault> faults, List<Setting> settings, Map<String, String> cautions) {
 
     /**
@@ -69,6 +69,25 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
      */
     public record Setting(String id, String label, String parameter, String unit, Map<String, Double> options,
             String factory) {
+    }
+
+    /**
+     * The code chart of a board.
+     *
+     * @throws IllegalArgumentException if that board has no lamp
+     */
+    public Chart chart(String board) {
+        Chart chart = charts.get(board);
+        if (chart == null) {
+            throw new IllegalArgumentException("this unit has no lamp on a board '" + board + "'; it has "
+                    + String.join(", ", charts.keySet()));
+        }
+        return chart;
+    }
+
+    /** A board as people say it. */
+    public String boardLabel(String board) {
+        return parts.stream().filter(part -> part.board().equals(board)).map(Part::label).findFirst().orElse(board);
     }
 
     public Point point(String net) {

@@ -101,6 +101,6 @@ public class DemoData implements ApplicationRunner {
             @org.jspecify.annotations.Nullable String reading, @org.jspecify.annotations.Nullable Boolean yes,
             @org.jspecify.annotations.Nullable String pattern) {
         service.add("ines", visit.id(), new Entry(UUID.randomUUID(), kind, Instant.now(), null, test, null, null, null, null,
-                reading, yes, (List<Double>) null, pattern, null));
+                reading, yes, null, (List<Double>) null, pattern, null));
     }
 }

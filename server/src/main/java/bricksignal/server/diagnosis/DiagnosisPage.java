@@ -65,8 +65,7 @@ final class DiagnosisPage {
 
     private DiagnosisView.UnitView unit() {
         return new DiagnosisView.UnitView(model.id(), model.title(), model.duty(),
-                model.chart().codes().stream().map(c -> new DiagnosisView.ChartView(c.pattern().text(), c.condition(),
-                        c.pattern().blinks())).toList(),
+                model.charts().keySet().stream().map(this::lamp).toList(),
                 model.points().stream().map(p -> new DiagnosisView.PointView(p.net(), p.label(), p.where(), p.colour(),
                         p.side(), p.against())).toList(),
                 model.moments().stream().map(m -> new DiagnosisView.MomentView(m.id(), m.label(),
@@ -74,6 +73,11 @@ final class DiagnosisPage {
                 BETWEEN_POINTS.stream().map(m -> new DiagnosisView.ModeView(m, Wording.mode(m), m.unit())).toList(),
                 checksBefore(), model.stages().stream().map(s -> new DiagnosisView.StageView(s.id(), s.label(), s.seen()))
                 .toList(), DEFER);
+    }
+
+    private DiagnosisView.LampView lamp(String board) {
+        return new DiagnosisView.LampView(board, model.boardLabel(board), model.chart(board).codes().stream()
+                .map(c -> new DiagnosisView.ChartView(c.pattern().text(), c.condition(), c.pattern().blinks())).toList());
     }
 
     /** What is looked at, smelled and heard before the power is touched, most telling first. */

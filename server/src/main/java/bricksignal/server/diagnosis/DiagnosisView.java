@@ -30,9 +30,13 @@ public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> 
         List<String> repeats) {
 
     /** The unit and what can be measured on it. */
-    public record UnitView(String pack, String title, String duty, List<ChartView> chart, List<PointView> points,
+    public record UnitView(String pack, String title, String duty, List<LampView> lamps, List<PointView> points,
             List<MomentView> moments, List<ModeView> modes, List<TestView> checksBefore, List<StageView> stages,
             String defer) {
+    }
+
+    /** A lamp and its chart. */
+    public record LampView(String board, String label, List<ChartView> chart) {
     }
 
     /** A line of the chart on the door. */
@@ -57,7 +61,7 @@ public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> 
 
     /** An entry of the log in words. */
     public record LogView(UUID id, String kind, Instant madeAt, String what, String found, String explanation,
-            boolean counts, boolean correctable, @Nullable String test, List<WeightView> lamp) {
+            boolean counts, boolean correctable, @Nullable String board, List<WeightView> lamp) {
     }
 
     /** How likely a lamp pattern is after tapping. */

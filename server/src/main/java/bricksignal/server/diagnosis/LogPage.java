@@ -30,8 +30,8 @@ final class LogPage {
         Observation observation = logged.observation();
         List<DiagnosisView.WeightView> lamp = entry.kind() == Evidence.Kind.TAPS ? weights(entry) : List.of();
         String what = switch (entry.kind()) {
-            case TAPS -> "Lamp tapped, " + (entry.taps() == null ? 0 : entry.taps().size()) + " taps";
-            case PATTERN -> "Lamp as found";
+            case TAPS -> lamp(entry) + " tapped, " + (entry.taps() == null ? 0 : entry.taps().size()) + " taps";
+            case PATTERN -> lamp(entry) + " as found";
             case NOTE -> "Note";
             case TAKE_BACK -> "Taken back";
             case READING, ANSWER -> what(observation);
@@ -44,7 +44,8 @@ final class LogPage {
             case READING, ANSWER -> found(observation);
         };
         return new DiagnosisView.LogView(entry.id(), entry.kind().name(), entry.madeAt(), what, found,
-                explanation(observation), logged.counts(), observation instanceof Observation.Reading, entry.test(), lamp);
+                explanation(observation), logged.counts(), observation instanceof Observation.Reading,
+                observation instanceof Observation.Lamp seen ? seen.board() : null, lamp);
     }
 
     /** What a reading was taken of. */
@@ -74,7 +75,7 @@ final class LogPage {
         }
         if (observation instanceof Observation.Lamp lamp) {
             return lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue())
-                    .map(best -> condition(best.getKey())).orElse("");
+                    .map(best -> condition(lamp.board(), best.getKey())).orElse("");
         }
         return "";
     }
@@ -85,17 +86,23 @@ final class LogPage {
     }
 
     private List<DiagnosisView.WeightView> weights(Entry entry) {
+        String board = LogReader.board(diagnosis.pack(), entry);
         LampDecoder.Decoding decoding = LogReader.decode(diagnosis.pack(), entry);
         List<DiagnosisView.WeightView> weights = new java.util.ArrayList<>();
         decoding.weights().forEach((pattern, weight) -> weights.add(new DiagnosisView.WeightView(pattern.text(),
-                condition(pattern), weight)));
+                condition(board, pattern), weight)));
         weights.add(new DiagnosisView.WeightView("none of these", "count again, or it is a code this chart does not have",
                 decoding.none()));
         weights.sort(java.util.Comparator.comparingDouble(w -> -w.weight()));
         return weights.stream().limit(4).filter(w -> w.weight() > 0.001).toList();
     }
 
-    private String condition(LampPattern pattern) {
-        return model.chart().code(pattern).map(Chart.Code::condition).orElse("not on this chart");
+    private String lamp(Entry entry) {
+        return model.charts().size() == 1 ? "Lamp"
+                : "Lamp on the " + model.boardLabel(LogReader.board(diagnosis.pack(), entry));
+    }
+
+    private String condition(String board, LampPattern pattern) {
+        return model.chart(board).code(pattern).map(Chart.Code::condition).orElse("not on this chart");
     }
 }

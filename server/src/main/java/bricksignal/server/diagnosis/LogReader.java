@@ -65,8 +65,8 @@ public class LogReader {
      */
     public @Nullable Observation observation(CompiledPack pack, Entry entry) {
         return switch (entry.kind()) {
-            case TAPS -> new Observation.Lamp(decode(pack, entry).weights());
-            case PATTERN -> pattern(pack, required("pattern", entry.pattern()));
+            case TAPS -> new Observation.Lamp(board(pack, entry), decode(pack, entry).weights());
+            case PATTERN -> pattern(pack, board(pack, entry), required("pattern", entry.pattern()));
             case READING -> reading(pack, entry);
             case ANSWER -> answer(pack, entry);
             case NOTE -> {
@@ -80,15 +80,25 @@ public class LogReader {
     /** What taps say against the chart. */
     static LampDecoder.Decoding decode(CompiledPack pack, Entry entry) {
         return field("taps", () -> LampDecoder.decode(new Taps(entry.taps() == null ? List.of() : entry.taps()),
-                pack.model().chart().patterns()));
+                pack.model().chart(board(pack, entry)).patterns()));
     }
 
-    private static Observation pattern(CompiledPack pack, String text) {
+    /** The board whose lamp an entry is about. */
+    static String board(CompiledPack pack, Entry entry) {
+        String board = entry.board();
+        if (board == null) {
+            return pack.model().charts().keySet().iterator().next();
+        }
+        field("board", () -> pack.model().chart(board));
+        return board;
+    }
+
+    private static Observation pattern(CompiledPack pack, String board, String text) {
         LampPattern seen = field("pattern", () -> LampPattern.parse(text));
         Map<LampPattern, Double> weights = new LinkedHashMap<>();
-        pack.model().chart().patterns().forEach(p -> weights.put(p, 0.0));
+        pack.model().chart(board).patterns().forEach(p -> weights.put(p, 0.0));
         weights.put(seen, 1.0);
-        return new Observation.Lamp(weights);
+        return new Observation.Lamp(board, weights);
     }
 
     private static Observation reading(CompiledPack pack, Entry entry) {

@@ -21,12 +21,20 @@ import org.jspecify.annotations.Nullable;
  * @param moment READING: moment of the run
  * @param reading READING: what the display shows, as typed
  * @param yes ANSWER
+ * @param board TAPS and PATTERN: the board whose lamp it is; absent for the first
  * @param taps TAPS: seconds of each tap
  * @param pattern PATTERN: what the lamp shows, such as {@code 4 flashes}
  * @param text NOTE
  */
 public record Entry(@NotNull UUID id, Evidence.@NotNull Kind kind, @NotNull Instant madeAt, @Nullable UUID supersedes,
         @Nullable String test, @Nullable String black, @Nullable String red, @Nullable MeterMode mode,
-        @Nullable String moment, @Nullable @Size(max = 40) String reading, @Nullable Boolean yes,
+        @Nullable String moment, @Nullable @Size(max = 40) String reading, @Nullable Boolean yes, @Nullable String board,
         @Nullable List<Double> taps, @Nullable String pattern, @Nullable @Size(max = 4000) String text) {
+
+    /** The same reading of the same place, where this one names none: what a correction leaves out. */
+    public Entry where(Entry corrected) {
+        boolean named = test != null || red != null || corrected.kind() != Evidence.Kind.READING;
+        return named ? this : new Entry(id, kind, madeAt, supersedes, corrected.test(), corrected.black(), corrected.red(),
+                corrected.mode(), corrected.moment(), reading, yes, board, taps, pattern, text);
+    }
 }

@@ -16,6 +16,7 @@ import bricksignal.server.site.SiteUnits;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,9 +86,9 @@ public class VisitService {
             return;
         }
         mustBeOpen(visit);
-        mustSupersedeOwn(visitId, entry);
-        reader.observation(packs.ready(visit.unit().pack()).pack(), entry);
-        log.save(new Evidence(entry.id(), visitId, account.id(), entry.kind(), json.writeValueAsString(entry),
+        Entry whole = superseded(visitId, entry).map(entry::where).orElse(entry);
+        reader.observation(packs.ready(visit.unit().pack()).pack(), whole);
+        log.save(new Evidence(entry.id(), visitId, account.id(), entry.kind(), json.writeValueAsString(whole),
                 entry.supersedes(), entry.madeAt()));
         visit.open(entry.madeAt());
     }
@@ -107,15 +108,18 @@ public class VisitService {
         return reader.findings(packs.ready(visit.unit().pack()), log.of(visit.id()));
     }
 
-    private void mustSupersedeOwn(UUID visitId, Entry entry) {
+    /** The entry that this one takes back or corrects; it must be in the same log. */
+    private Optional<Entry> superseded(UUID visitId, Entry entry) {
         UUID superseded = entry.supersedes();
-        boolean own = superseded != null && log.findById(superseded).filter(e -> e.visitId().equals(visitId)).isPresent();
-        if (superseded != null && !own) {
-            throw new BadInput("supersedes", "The entry to take back is not in this visit's log.");
+        if (superseded == null) {
+            if (entry.kind() == Evidence.Kind.TAKE_BACK) {
+                throw new BadInput("supersedes", "Say which entry is taken back.");
+            }
+            return Optional.empty();
         }
-        if (superseded == null && entry.kind() == Evidence.Kind.TAKE_BACK) {
-            throw new BadInput("supersedes", "Say which entry is taken back.");
-        }
+        Evidence evidence = log.findById(superseded).filter(e -> e.visitId().equals(visitId)).orElseThrow(
+                () -> new BadInput("supersedes", "The entry to take back is not in this visit's log."));
+        return Optional.of(json.readValue(evidence.content(), Entry.class));
     }
 
     private static void mustBeOpen(Visit visit) {

@@ -1,5 +1,6 @@
 package bricksignal.core.board.run;
 
+import bricksignal.core.board.Board;
 import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
@@ -101,12 +102,20 @@ public final class Simulation {
                 nearest = Math.min(nearest, move.when().horizon(plain));
             }
         }
-        if (snapshot.powered()) {
-            for (Region region : machine.board().regions()) {
-                Env inRegion = snapshot.at(time, region.id());
-                for (Region.Transition way : region.state(snapshot.states().get(region.id())).transitions()) {
-                    nearest = Math.min(nearest, way.when().horizon(inRegion));
-                }
+        for (Board board : machine.boards()) {
+            if (snapshot.powered().contains(board.id())) {
+                nearest = Math.min(nearest, horizon(board, snapshot, time));
+            }
+        }
+        return nearest;
+    }
+
+    private static double horizon(Board board, Snapshot snapshot, double time) {
+        double nearest = Double.POSITIVE_INFINITY;
+        for (Region region : board.regions()) {
+            Env inRegion = snapshot.at(time, region.id());
+            for (Region.Transition way : region.state(snapshot.states().get(region.id())).transitions()) {
+                nearest = Math.min(nearest, way.when().horizon(inRegion));
             }
         }
         return nearest;

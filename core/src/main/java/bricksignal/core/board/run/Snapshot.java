@@ -11,17 +11,17 @@ import java.util.Set;
  *
  * @param time when it begins, seconds
  * @param solution voltages and currents
- * @param powered whether the board's logic works
- * @param states state of each region
+ * @param powered the boards whose logic works, by id
+ * @param states state of each region; empty for a board without power
  * @param entered when each region entered its state, seconds
  * @param inputs what the board senses
  * @param outputs the outputs that are energised
- * @param lamp what the lamp shows
+ * @param lamps what each board's lamp shows
  * @param values actions, parameters and counters by name (actions as {@code action.call})
  * @param motions process values
  */
-public record Snapshot(double time, Solution solution, boolean powered, Map<String, String> states,
-        Map<String, Double> entered, Map<String, Boolean> inputs, Set<String> outputs, LampPattern lamp,
+public record Snapshot(double time, Solution solution, Set<String> powered, Map<String, String> states,
+        Map<String, Double> entered, Map<String, Boolean> inputs, Set<String> outputs, Map<String, LampPattern> lamps,
         Map<String, Double> values, Map<String, Motion> motions) {
 
     /** The unit at an instant within this interval, to evaluate expressions against. */
@@ -60,10 +60,10 @@ public record Snapshot(double time, Solution solution, boolean powered, Map<Stri
                 case "in" -> truth(known(unit.inputs.get(rest), name));
                 case "out" -> truth(unit.outputs.contains(rest));
                 case "state" -> inState(rest, name);
-                case "amps" -> unit.solution.amps(rest).magnitude();
-                case "volts" -> unit.solution.volts(rest).magnitude();
+                case "amps" -> unit.solution.rms(rest);
+                case "volts" -> unit.solution.rms(rest, unit.solution.circuit().reference());
                 case "action" -> 0;
-                case "powered" -> truth(unit.powered);
+                case "powered" -> truth(unit.powered.contains(rest));
                 default -> throw new IllegalArgumentException("'" + name + "' is not a name this unit knows");
             };
         }
@@ -71,7 +71,7 @@ public record Snapshot(double time, Solution solution, boolean powered, Map<Stri
         private double inState(String rest, String name) {
             int dot = rest.indexOf('.');
             String state = known(unit.states.get(dot < 0 ? rest : rest.substring(0, dot)), name);
-            return truth(unit.powered && state.equals(rest.substring(dot + 1)));
+            return truth(state.equals(rest.substring(dot + 1)));
         }
 
         @Override

@@ -86,13 +86,13 @@ public record Timeline(Scenario scenario, List<Interval> intervals, boolean chat
         return held / (to - from);
     }
 
-    /** For each lamp pattern seen between two times, the share of that time; shares sum to one. */
-    public Map<LampPattern, Double> lampShares(double from, double to) {
+    /** For each pattern of a board's lamp seen between two times, the share of that time; shares sum to one. */
+    public Map<LampPattern, Double> lampShares(String board, double from, double to) {
         Map<LampPattern, Double> shares = new LinkedHashMap<>();
         for (Interval interval : intervals) {
             double overlap = Math.min(to, interval.end()) - Math.max(from, interval.start());
             if (overlap > 0) {
-                shares.merge(interval.unit().lamp(), overlap / (to - from), Double::sum);
+                shares.merge(interval.unit().lamps().get(board), overlap / (to - from), Double::sum);
             }
         }
         return shares;

@@ -31,7 +31,10 @@ final class UnitState {
     private final Map<String, Double> values = new LinkedHashMap<>();
     private final Map<String, Motion> motions = new LinkedHashMap<>();
     private Solution solution;
-    private boolean powered;
+    private final Set<String> powered = new LinkedHashSet<>();
+    private final Map<String, String> poweredStates = new LinkedHashMap<>();
+    private final Map<String, LampPattern> lamps = new LinkedHashMap<>();
+    private final Set<String> outputs = new LinkedHashSet<>();
 
     UnitState(Machine machine, SolvedStates solved) {
         this.machine = machine;
@@ -39,10 +42,11 @@ final class UnitState {
         this.closed = Positions.of(machine.circuit());
         values.putAll(machine.parameters());
         machine.held().forEach((action, value) -> values.put("action." + action, value));
-        machine.board().inputs().forEach(input -> inputs.put(input.id(), false));
+        machine.boards().forEach(board -> board.inputs().forEach(input -> inputs.put(input.id(), false)));
         machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
-        restart(0);
+        machine.boards().forEach(board -> restart(board, 0));
         solution = solved.of(machine.circuit(), closed);
+        show();
     }
 
     void act(Scenario.Step step) {
@@ -54,7 +58,7 @@ final class UnitState {
     /** Moves the contacts that follow a condition, solves the circuit, blows fuses. */
     boolean solve(double time) {
         BitSet before = (BitSet) closed.clone();
-        Env env = snapshot(time).at(time);
+        Env env = now(time).at(time);
         List<Element> elements = machine.circuit().elements();
         for (int i = 0; i < elements.size(); i++) {
             if (machine.rules().get(elements.get(i).id()) instanceof Rule.Follows follows) {
@@ -65,37 +69,39 @@ final class UnitState {
         solution = solved.of(machine.circuit(), closed);
         for (int i = 0; i < elements.size(); i++) {
             if (elements.get(i) instanceof Element.Conductor c && closed.get(i)
-                    && solution.amps(c.id()).magnitude() > c.fuseAmps()) {
+                    && c.fuseAmps() < Double.POSITIVE_INFINITY && solution.rms(c.id()) > c.fuseAmps()) {
                 blown.set(i);
             }
         }
         return !before.equals(closed) || closed.intersects(blown);
     }
 
-    /** Reads the board's supply and inputs. */
+    /** Reads the boards' supplies and inputs. */
     boolean sense() {
-        Board board = machine.board();
-        boolean nowPowered = solution.volts(board.supplyPlus(), board.supplyMinus()).magnitude() >= board.supplyVolts();
-        boolean changed = nowPowered != powered;
-        powered = nowPowered;
-        for (Input input : board.inputs()) {
-            double sensed = sensed(input);
-            boolean was = inputs.get(input.id());
-            boolean is = was ? sensed > input.off() : sensed >= input.on();
-            inputs.put(input.id(), is);
-            changed |= was != is;
+        boolean changed = false;
+        for (Board board : machine.boards()) {
+            boolean fed = solution.rms(board.supplyPlus(), board.supplyMinus()) >= board.supplyVolts();
+            changed |= fed ? powered.add(board.id()) : powered.remove(board.id());
+            for (Input input : board.inputs()) {
+                double sensed = sensed(input);
+                boolean was = inputs.get(input.id());
+                boolean is = was ? sensed > input.off() : sensed >= input.on();
+                inputs.put(input.id(), is);
+                changed |= was != is;
+            }
         }
+        show();
         return changed;
     }
 
     private double sensed(Input input) {
-        return input instanceof Input.Voltage v ? solution.volts(v.plus(), v.minus()).magnitude()
+        return input instanceof Input.Voltage v ? solution.rms(v.plus(), v.minus())
                 : Math.abs(solution.directAmps(((Input.FlameCurrent) input).element()));
     }
 
     /** Sends process values where they now go. */
     boolean move(double time) {
-        Env env = snapshot(time).at(time);
+        Env env = now(time).at(time);
         boolean changed = false;
         for (Quantity quantity : machine.process()) {
             Motion old = motions.get(quantity.id());
@@ -114,22 +120,26 @@ final class UnitState {
         return changed;
     }
 
-    /** Lets each region of the board take one step. */
+    /** Lets each region of each board take one step. */
     boolean decide(double time) {
-        if (!powered) {
-            boolean wasElsewhere = machine.board().regions().stream()
-                    .anyMatch(region -> !region.initial().id().equals(states.get(region.id())));
-            restart(time);
-            return wasElsewhere;
-        }
         boolean changed = false;
-        for (Region region : machine.board().regions()) {
-            Env env = snapshot(time).at(time, region.id());
+        for (Board board : machine.boards()) {
+            changed |= powered.contains(board.id()) ? step(board, time) : restart(board, time);
+        }
+        show();
+        return changed;
+    }
+
+    private boolean step(Board board, double time) {
+        boolean changed = false;
+        for (Region region : board.regions()) {
+            Env env = now(time).at(time, region.id());
             for (Region.Transition way : region.state(states.get(region.id())).transitions()) {
                 if (way.when().holds(env)) {
                     way.sets().forEach((counter, expr) -> values.put(counter, expr.value(env)));
                     states.put(region.id(), way.to());
                     entered.put(region.id(), time);
+                    show();
                     changed = true;
                     break;
                 }
@@ -140,7 +150,7 @@ final class UnitState {
 
     /** Moves limits and pressure switches. */
     boolean latch(double time) {
-        Env env = snapshot(time).at(time);
+        Env env = now(time).at(time);
         boolean changed = false;
         List<Element> elements = machine.circuit().elements();
         for (int i = 0; i < elements.size(); i++) {
@@ -155,27 +165,48 @@ final class UnitState {
         return changed;
     }
 
+    /** The unit as it stands, to keep. */
     Snapshot snapshot(double time) {
-        Set<String> outputs = new LinkedHashSet<>();
-        LampPattern lamp = LampPattern.OFF;
-        if (powered) {
-            for (Region region : machine.board().regions()) {
-                Region.State current = region.state(states.get(region.id()));
-                outputs.addAll(current.outputs());
-                LampPattern shown = current.lamp();
-                lamp = shown == null ? lamp : shown;
-            }
-        }
-        return new Snapshot(time, solution == null ? solved.of(machine.circuit(), closed) : solution, powered, new LinkedHashMap<>(states),
-                new LinkedHashMap<>(entered), new LinkedHashMap<>(inputs), outputs, lamp, new LinkedHashMap<>(values),
-                new LinkedHashMap<>(motions));
+        return new Snapshot(time, solution, new LinkedHashSet<>(powered), new LinkedHashMap<>(poweredStates),
+                new LinkedHashMap<>(entered), new LinkedHashMap<>(inputs), new LinkedHashSet<>(outputs),
+                new LinkedHashMap<>(lamps), new LinkedHashMap<>(values), new LinkedHashMap<>(motions));
     }
 
-    private void restart(double time) {
-        values.putAll(machine.counters());
-        for (Region region : machine.board().regions()) {
-            states.put(region.id(), region.initial().id());
+    /** The unit as it stands, only to be asked before anything changes: nothing is copied. */
+    private Snapshot now(double time) {
+        return new Snapshot(time, solution, powered, poweredStates, entered, inputs, outputs, lamps, values, motions);
+    }
+
+    /** What boards send and show follows from their states and their power. */
+    private void show() {
+        outputs.clear();
+        for (Board board : machine.boards()) {
+            boolean fed = powered.contains(board.id());
+            lamps.put(board.id(), LampPattern.OFF);
+            for (Region region : board.regions()) {
+                poweredStates.put(region.id(), fed ? states.get(region.id()) : "");
+                if (fed) {
+                    Region.State state = region.state(states.get(region.id()));
+                    outputs.addAll(state.outputs());
+                    LampPattern shown = state.lamp();
+                    if (shown != null) {
+                        lamps.put(board.id(), shown);
+                    }
+                }
+            }
+        }
+    }
+
+    /** Back to the first states, as without power; true if a region was elsewhere. */
+    private boolean restart(Board board, double time) {
+        boolean wasElsewhere = false;
+        if (board.equals(machine.boards().get(0))) {
+            values.putAll(machine.counters());
+        }
+        for (Region region : board.regions()) {
+            wasElsewhere |= !region.initial().id().equals(states.put(region.id(), region.initial().id()));
             entered.put(region.id(), time);
         }
+        return wasElsewhere;
     }
 }

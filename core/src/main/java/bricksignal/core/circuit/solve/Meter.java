@@ -45,13 +45,14 @@ public final class Meter {
         return switch (mode) {
             case DC_MICROAMPS -> solution.directAmps(elementId) * 1e6;
             case CLAMP_AMPS -> solution.amps(elementId).magnitude();
+            case CLAMP_DC_AMPS -> solution.directAmps(elementId);
             default -> throw new IllegalArgumentException(mode + " does not read through an element");
         };
     }
 
     /** True when a meter on ohms or capacitance would stand on a live circuit. */
     public static boolean hazard(Solution solution, MeterMode mode, String black, String red) {
-        return mode.dead() && solution.volts(red, black).magnitude() > HAZARD_VOLTS;
+        return mode.dead() && solution.rms(red, black) > HAZARD_VOLTS;
     }
 
     private static double loaded(Solution solution, String black, String red, double meterOhms) {

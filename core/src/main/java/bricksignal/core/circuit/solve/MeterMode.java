@@ -14,6 +14,8 @@ public enum MeterMode {
     DC_MICROAMPS("µA⎓", -2000, 2000, false),
     /** Alternating amperes by clamp. */
     CLAMP_AMPS("A~", 0, 400, false),
+    /** Direct amperes by clamp. */
+    CLAMP_DC_AMPS("A⎓", -400, 400, false),
     /** Capacitance in microfarads, on a dead and disconnected capacitor. */
     MICROFARADS("µF", 0, 2000, true),
     /** Draft or gas pressure, inches of water column. */

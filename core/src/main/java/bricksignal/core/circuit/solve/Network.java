@@ -70,16 +70,20 @@ final class Network {
     }
 
     private static boolean isBranch(Element element) {
-        return element instanceof Element.Source
+        return element instanceof Element.Source || element instanceof Element.DirectSource
                 || element instanceof Element.Conductor conductor && conductor.closed()
                 || element instanceof Element.Transformer transformer && !transformer.open();
     }
 
     private void stampAlternating(Element element, double hertz) {
         if (element instanceof Element.Source source) {
-            branch(source.id(), source.plus(), source.minus(), source.ohms(), source.volts());
+            double angle = Math.toRadians(source.degrees());
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), source.volts() * Math.cos(angle),
+                    source.volts() * Math.sin(angle));
+        } else if (element instanceof Element.DirectSource source) {
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), 0, 0);
         } else if (element instanceof Element.Conductor wire && wire.closed()) {
-            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0);
+            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0, 0);
         } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
             Phasor y = new Phasor(1, 0).over(new Phasor(load.ohms(), load.reactanceOhms()));
             admittance(load.a(), load.b(), y.re(), y.im());
@@ -94,9 +98,11 @@ final class Network {
 
     private void stampDirect(Element element, Map<String, Double> flameVolts) {
         if (element instanceof Element.Source source) {
-            branch(source.id(), source.plus(), source.minus(), source.ohms(), 0);
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), 0, 0);
+        } else if (element instanceof Element.DirectSource source) {
+            branch(source.id(), source.plus(), source.minus(), source.ohms(), source.volts(), 0);
         } else if (element instanceof Element.Conductor wire && wire.closed()) {
-            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0);
+            branch(wire.id(), wire.a(), wire.b(), wire.ohms(), 0, 0);
         } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
             admittance(load.a(), load.b(), 1 / load.ohms(), 0);
         } else if (element instanceof Element.FlamePath flame && flame.lit()) {
@@ -111,12 +117,13 @@ final class Network {
     }
 
     /** Row: v(a) - v(b) - ohms i = volts; the current i enters the element at a. */
-    private void branch(String id, String a, String b, double ohms, double volts) {
+    private void branch(String id, String a, String b, double ohms, double volts, double imaginaryVolts) {
         int i = branchIndex.get(id);
         couple(netIndex.get(a), i, 1);
         couple(netIndex.get(b), i, -1);
         add(i, i, -(ohms + extraOhms), 0);
         rightHandSide[2 * i] = volts;
+        rightHandSide[2 * i + 1] = imaginaryVolts;
     }
 
     /** Row: v(s1) - v(s2) - (v(p1) - v(p2)) / ratio - ohms i = 0; i enters at s1 and leaves p1 divided by the ratio. */

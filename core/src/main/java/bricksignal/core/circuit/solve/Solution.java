@@ -24,12 +24,14 @@ public final class Solution {
     private final Circuit circuit;
     private final Map<String, Element> elements = new HashMap<>();
     private final Analysis alternating;
+    private final boolean hasDirect;
     private @Nullable Analysis direct;
 
     private Solution(Circuit circuit) {
         this.circuit = circuit;
         circuit.elements().forEach(element -> elements.put(element.id(), element));
         this.alternating = Network.alternating(circuit);
+        this.hasDirect = circuit.elements().stream().anyMatch(Element.DirectSource.class::isInstance);
     }
 
     /** Solves the circuit as it stands. */
@@ -53,6 +55,18 @@ public final class Solution {
     /** Alternating voltage from {@code minus} to {@code plus}. */
     public Phasor volts(String plus, String minus) {
         return alternating.volts(plus).minus(alternating.volts(minus));
+    }
+
+    /** Voltage between two nets as a relay or a lamp feels it: alternating and direct together, V RMS. */
+    public double rms(String plus, String minus) {
+        double alternatingVolts = volts(plus, minus).magnitude();
+        return hasDirect ? Math.hypot(alternatingVolts, directVolts(plus, minus)) : alternatingVolts;
+    }
+
+    /** Current through an element as a coil or a fuse feels it: alternating and direct together, A RMS. */
+    public double rms(String elementId) {
+        double alternatingAmps = amps(elementId).magnitude();
+        return hasDirect ? Math.hypot(alternatingAmps, directAmps(elementId)) : alternatingAmps;
     }
 
     /** Direct voltage from {@code minus} to {@code plus}. */

@@ -56,7 +56,9 @@ public final class SpiceNetlist {
 
     private void alternatingElement(Element element) {
         if (element instanceof Element.Source s) {
-            source(s, " AC " + Math.abs(s.volts()) + (s.volts() < 0 ? " 180" : " 0"));
+            source(s.id(), s.plus(), s.minus(), s.ohms(), " AC " + s.volts() + " " + s.degrees());
+        } else if (element instanceof Element.DirectSource s) {
+            source(s.id(), s.plus(), s.minus(), s.ohms(), " AC 0");
         } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
             load(load);
         } else if (element instanceof Element.Capacitor c && c.farads() > 0) {
@@ -70,7 +72,9 @@ public final class SpiceNetlist {
 
     private void directElement(Element element, Solution solution) {
         if (element instanceof Element.Source s) {
-            source(s, " DC 0");
+            source(s.id(), s.plus(), s.minus(), s.ohms(), " DC 0");
+        } else if (element instanceof Element.DirectSource s) {
+            source(s.id(), s.plus(), s.minus(), s.ohms(), " DC " + s.volts());
         } else if (element instanceof Element.Load load && load.ohms() < Double.POSITIVE_INFINITY) {
             resistor(load.id(), pair(load.a(), load.b()), load.ohms());
         } else if (element instanceof Element.Transformer t && !t.open()) {
@@ -98,11 +102,11 @@ public final class SpiceNetlist {
         }
     }
 
-    private void source(Element.Source s, String value) {
-        String inner = s.ohms() > 0 ? "x_" + s.id() : names.get(s.plus());
-        line("V_" + s.id() + " " + inner + " " + names.get(s.minus()) + value);
-        if (s.ohms() > 0) {
-            resistor(s.id(), inner + " " + names.get(s.plus()), s.ohms());
+    private void source(String id, String plus, String minus, double ohms, String value) {
+        String inner = ohms > 0 ? "x_" + id : names.get(plus);
+        line("V_" + id + " " + inner + " " + names.get(minus) + value);
+        if (ohms > 0) {
+            resistor(id, inner + " " + names.get(plus), ohms);
         }
     }
 

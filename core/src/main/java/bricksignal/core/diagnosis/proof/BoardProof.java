@@ -29,6 +29,8 @@ final class BoardProof {
 
     private static final double DEAD_SHARE = 0.2;
     private static final double LIVE_SHARE = 0.8;
+    private static final double LIVE_VOLTS = 8;
+    private static final double WEAK_SHARE = 0.6;
 
     private final CompiledPack pack;
     private final Log log;
@@ -38,23 +40,27 @@ final class BoardProof {
     private final List<ProofItem> items = new ArrayList<>();
     private final Set<String> boardNets = new LinkedHashSet<>();
 
-    private BoardProof(Diagnosis diagnosis) {
+    private BoardProof(Diagnosis diagnosis, Hypothesis hypothesis) {
         this.pack = diagnosis.pack();
         this.log = new Log(diagnosis);
         this.machine = pack.model().machine();
         this.circuit = machine.circuit();
-        this.board = machine.board();
+        this.board = machine.board(hypothesis.part().board());
     }
 
     static List<ProofItem> items(Diagnosis diagnosis, Hypothesis hypothesis) {
-        BoardProof proof = new BoardProof(diagnosis);
+        BoardProof proof = new BoardProof(diagnosis, hypothesis);
         proof.supply();
         for (Effect effect : hypothesis.fault().effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
                 proof.input(proof.board.input(deaf.input()), null);
-            } else if (effect instanceof Effect.OnElement on
-                    && proof.circuit.element(on.element()) instanceof Element.Conductor contact) {
-                proof.contact(contact, on.mode());
+            } else if (effect instanceof Effect.OnElement on) {
+                Element element = proof.circuit.element(on.element());
+                if (element instanceof Element.Conductor contact) {
+                    proof.contact(contact, on.mode());
+                } else {
+                    proof.driver(element);
+                }
             }
         }
         proof.connectors();
@@ -64,8 +70,8 @@ final class BoardProof {
     private void supply() {
         boardNets.add(board.supplyPlus());
         items.add(log.item("Supply and common good at the board", test -> Log.volts(test, board.supplyPlus(),
-                board.supplyMinus()) && log.healthy(test) >= board.supplyVolts(),
-                (test, value) -> value >= board.supplyVolts()));
+                board.supplyMinus()) && Math.abs(log.healthy(test)) >= board.supplyVolts(),
+                (test, value) -> Math.abs(value) >= board.supplyVolts()));
     }
 
     /** A contact of the board that does not do what the logic tells it. */
@@ -81,6 +87,15 @@ final class BoardProof {
         }
     }
 
+    /** A driver of the board that sends too little: measured at its own terminal against a sound one. */
+    private void driver(Element driver) {
+        String net = driver.nets().get(0);
+        boardNets.add(net);
+        items.add(log.item("Output " + label(net) + " measured wrong at the board", test -> !test.mode().dead()
+                && at(test, net) && Math.abs(log.healthy(test)) > 1,
+                (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.healthy(test))));
+    }
+
     /** The inputs that the healthy board senses while it energises this output. */
     private List<Input> needs(Expr energised) {
         return pack.healthy().usualRun().first(energised).map(interval -> board.inputs().stream()
@@ -91,11 +106,11 @@ final class BoardProof {
         if (input instanceof Input.Voltage v) {
             boardNets.add(v.plus());
             items.add(log.item("Input " + label(v.plus()) + " proven at the board's own pin",
-                    test -> Log.volts(test, v.plus(), v.minus()) && log.healthy(test) >= onVolts(v),
-                    (test, value) -> value >= onVolts(v)));
+                    test -> Log.volts(test, v.plus(), v.minus()) && Math.abs(log.healthy(test)) >= onVolts(v),
+                    (test, value) -> Math.abs(value) >= onVolts(v)));
         } else if (during == null) {
             Input.FlameCurrent flame = (Input.FlameCurrent) input;
-            double needed = machine.board().input(flame.id()).on() * 1e6;
+            double needed = flame.on() * 1e6;
             items.add(log.item("Flame current proven in series",
                     test -> test.mode() == MeterMode.DC_MICROAMPS && test.place() instanceof Place.Through,
                     (test, value) -> Math.abs(value) >= needed));
@@ -112,9 +127,10 @@ final class BoardProof {
         boardNets.add(net);
         String what = "Output " + label(net) + (dead ? " measured dead at the board at its moment"
                 : " measured live at the board when it should be dead");
-        items.add(log.item(what, test -> test.mode() == MeterMode.AC_VOLTS && at(test, net) && (dead
-                ? energisedAt(test, contact) && log.healthy(test) > 10 : log.healthy(test) < 5),
-                (test, value) -> dead ? value <= DEAD_SHARE * log.healthy(test) + 1 : value > 10));
+        items.add(log.item(what, test -> Log.volts(test) && at(test, net) && (dead
+                ? energisedAt(test, contact) && Math.abs(log.healthy(test)) > LIVE_VOLTS
+                : Math.abs(log.healthy(test)) < LIVE_VOLTS / 2), (test, value) -> dead
+                ? Math.abs(value) <= DEAD_SHARE * Math.abs(log.healthy(test)) + 1 : Math.abs(value) > LIVE_VOLTS));
     }
 
     private boolean energisedAt(Test.Reading test, Element.Conductor contact) {

@@ -45,9 +45,15 @@ final class Log {
                 .map(Test::id).toList();
     }
 
-    /** True for alternating volts between these two nets, either way round. */
+    /** True for volts of any kind. */
+    static boolean volts(Test.Reading test) {
+        return test.mode() == MeterMode.AC_VOLTS || test.mode() == MeterMode.AC_VOLTS_LOW_Z
+                || test.mode() == MeterMode.DC_VOLTS;
+    }
+
+    /** True for volts between these two nets, either way round. */
     static boolean volts(Test.Reading test, String a, String b) {
-        return (test.mode() == MeterMode.AC_VOLTS || test.mode() == MeterMode.AC_VOLTS_LOW_Z) && between(test, a, b);
+        return volts(test) && between(test, a, b);
     }
 
     /** True for a resistance between these two nets, either way round. */

@@ -164,7 +164,8 @@ public final class ProofGate {
                 return false;
             }
         }
-        return pack.lampShares(a).keySet().equals(pack.lampShares(b).keySet());
+        return pack.model().charts().keySet().stream().allMatch(board -> pack.lampShares(a, board).keySet()
+                .equals(pack.lampShares(b, board).keySet()));
     }
 
     /** Loads that run in a sound unit and never carry their current in this fault, unless their resistance was proven. */

@@ -34,7 +34,7 @@ class SimulationTest {
     private static final double INF = Double.POSITIVE_INFINITY;
 
     private static Machine unit() {
-        Circuit circuit = new Circuit("C", 60, List.of(new Element.Source("v", "S", "C", 24, 0.5),
+        Circuit circuit = new Circuit("C", 60, List.of(new Element.Source("v", "S", "C", 24, 0, 0.5),
                 new Element.Conductor("fuse", "S", "R", 0.05, true, 3),
                 new Element.Conductor("call", "R", "W", 0.05, false, INF), new Element.Load("w-input", "W", "C", 1000, 0),
                 new Element.Conductor("relay", "R", "M", 0.05, false, INF), new Element.Load("fan", "M", "C", 24, 0),
@@ -48,12 +48,12 @@ class SimulationTest {
                 new Region.State("run", Set.of("fan"), LampPattern.HEARTBEAT, List.of(to("not in.W", "idle"), to(
                         "not in.limit", "tripped"))),
                 new Region.State("tripped", Set.of(), LampPattern.flashes(3), List.of(to("in.limit", "run")))));
-        Board board = new Board("R", "C", 16, List.of(new Input.Voltage("W", "W", "C", 16, 8),
+        Board board = new Board("board", "R", "C", 16, List.of(new Input.Voltage("W", "W", "C", 16, 8),
                 new Input.Voltage("limit", "L", "C", 16, 8)), List.of(region));
         Quantity speed = new Quantity("speed", "share", 0, List.of(
                 new Quantity.Move(expr("amps.fan >= 0.5"), expr("top"), expr("2")),
                 new Quantity.Move(Expr.TRUE, expr("0"), expr("2"))));
-        return new Machine(circuit, rules, board, List.of(speed), Map.of("top", 0.4), Map.of(), Map.of());
+        return new Machine(circuit, rules, List.of(board), List.of(speed), Map.of("top", 0.4), Map.of(), Map.of());
     }
 
     private static Expr expr(String text) {
@@ -113,8 +113,8 @@ class SimulationTest {
     void shortBlowsTheFuseForGoodAndTheBoardGoesDark() {
         Machine shorted = new Effect.OnElement("fan", Effect.Mode.SHORTED, 0.1).apply(unit());
         Timeline run = run(shorted);
-        assertThat(run.at(20).unit().powered()).isFalse();
-        assertThat(run.at(20).unit().lamp()).isEqualTo(LampPattern.OFF);
+        assertThat(run.at(20).unit().powered()).isEmpty();
+        assertThat(run.at(20).unit().lamps().get("board")).isEqualTo(LampPattern.OFF);
         assertThat(run.at(59).unit().solution().volts("R").magnitude()).isLessThan(0.1);
     }
 
@@ -140,7 +140,7 @@ class SimulationTest {
     void unitThatFindsNoRestIsReportedAsChattering() {
         // a relay that cuts its own supply: on, off, on, off
         Machine unit = unit();
-        Machine buzzing = new Machine(unit.circuit(), Map.of("fuse", new Rule.Follows(expr("not powered"))), unit.board(),
+        Machine buzzing = new Machine(unit.circuit(), Map.of("fuse", new Rule.Follows(expr("not powered.board"))), unit.boards(),
                 unit.process(), unit.parameters(), unit.counters(), Map.of());
         Timeline run = Simulation.run(buzzing, new Scenario("idle", 5, List.of()));
         assertThat(run.chattering()).isTrue();
@@ -150,9 +150,9 @@ class SimulationTest {
     @Test
     void lampSharesSumToOne() {
         Timeline run = run(unit().withParameter("top", 1));
-        assertThat(run.lampShares(8, 40).values().stream().mapToDouble(Double::doubleValue).sum())
+        assertThat(run.lampShares("board", 8, 40).values().stream().mapToDouble(Double::doubleValue).sum())
                 .isCloseTo(1, within(1e-9));
-        assertThat(run.lampShares(8, 40)).containsKeys(LampPattern.HEARTBEAT, LampPattern.flashes(3));
+        assertThat(run.lampShares("board", 8, 40)).containsKeys(LampPattern.HEARTBEAT, LampPattern.flashes(3));
     }
 
     @Test

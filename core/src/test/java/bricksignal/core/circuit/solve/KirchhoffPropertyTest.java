@@ -56,7 +56,7 @@ class KirchhoffPropertyTest {
     private static Circuit random(long seed, int nets) {
         Random random = new Random(seed);
         List<Element> elements = new ArrayList<>();
-        elements.add(new Element.Source("line", "n1", "n0", 120, 0.2));
+        elements.add(new Element.Source("line", "n1", "n0", 120, 0, 0.2));
         elements.add(new Element.Transformer("t", "n1", "n0", "n2", "n0", 1 + 9 * random.nextDouble(), 0.5, 9, false));
         for (int i = 0; i < nets * 2; i++) {
             String a = "n" + random.nextInt(nets);

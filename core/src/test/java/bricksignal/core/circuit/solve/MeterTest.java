@@ -13,7 +13,7 @@ class MeterTest {
 
     /** 27 V beside an open conductor, 200 pF between the two: 13.26 Mohm at 60 Hz. */
     private static Solution ghost() {
-        return Solution.of(new Circuit("C", 60, List.of(new Element.Source("v", "R", "C", 27, 0),
+        return Solution.of(new Circuit("C", 60, List.of(new Element.Source("v", "R", "C", 27, 0, 0),
                 new Element.Capacitor("stray", "R", "open", 200e-12),
                 new Element.Conductor("broken", "open", "far", 0.1, false, Double.POSITIVE_INFINITY),
                 new Element.Load("input", "far", "C", 1500, 0))));
