@@ -46,7 +46,7 @@ final class ModelChecks {
 
     private void danglingNets() {
         machine.circuit().terminals().forEach((net, count) -> {
-            if (count == 1) {
+            if (count == 1 && !net.equals(machine.circuit().reference())) {
                 Element only = machine.circuit().elements().stream().filter(e -> e.nets().contains(net)).findFirst()
                         .orElseThrow();
                 root.at("circuit").at(only.id()).note("net '" + net + "' dangles: only element '" + only.id()

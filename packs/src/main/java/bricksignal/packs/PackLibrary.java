@@ -12,7 +12,7 @@ import java.util.Map;
 /** The packs that ship with the application. */
 public final class PackLibrary {
 
-    private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle");
+    private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle", "f9-airhandler", "f12-minisplit");
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 

@@ -3,10 +3,8 @@ package bricksignal.packs;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.ExprParser;
 import bricksignal.core.board.run.Timeline;
-import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Test;
@@ -17,8 +15,8 @@ import java.util.Map;
 /** The furnace of family F1, compiled once, and short ways to ask it. */
 final class F1 {
 
-    static final UnitModel MODEL = PackLibrary.load().model("f1-furnace");
-    static final CompiledPack PACK = CompiledPack.of(MODEL, ErrorModel.defaults());
+    static final CompiledPack PACK = Compiled.of("f1-furnace").pack();
+    static final UnitModel MODEL = PACK.model();
 
     private F1() {
     }
@@ -28,16 +26,11 @@ final class F1 {
     }
 
     static Timeline with(String fault) {
-        return PACK.hypotheses().get(place(fault)).unit().usualRun();
+        return Compiled.of("f1-furnace").with(fault);
     }
 
     static int place(String fault) {
-        for (int h = 0; h < PACK.hypotheses().size(); h++) {
-            if (PACK.hypotheses().get(h).id().equals(fault)) {
-                return h;
-            }
-        }
-        throw new IllegalArgumentException("no fault " + fault);
+        return Compiled.of("f1-furnace").place(fault);
     }
 
     static Expr when(String text) {
@@ -71,16 +64,10 @@ final class F1 {
 
     /** What this fault shows in this test, without noise. */
     static double shows(String fault, String test) {
-        Test.Reading reading = (Test.Reading) PACK.test(test);
-        return PACK.hypotheses().get(place(fault)).unit().read(reading, MODEL.moment(reading.moment()).scenario(),
-                PACK.momentSeconds(reading.moment())).value();
+        return Compiled.of("f1-furnace").shows(fault, test);
     }
 
     static double belief(Diagnosis diagnosis, String fault) {
         return diagnosis.belief(place(fault));
-    }
-
-    static MeterMode mode(String test) {
-        return ((Test.Reading) PACK.test(test)).mode();
     }
 }

@@ -22,8 +22,6 @@ import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.MethodSource;
 
 class F1DiagnosisTest {
 
@@ -202,40 +200,5 @@ class F1DiagnosisTest {
         Proposal first = PLANNER.proposals(d, Setup.AS_IT_IS).get(0);
         assertThat(Why.sentences(d, first)).hasSizeGreaterThanOrEqualTo(2)
                 .anySatisfy(s -> assertThat(s).contains("draft hose cracked or port blocked"));
-    }
-
-    static List<String> faults() {
-        return F1.MODEL.faults().stream().map(f -> f.id()).toList();
-    }
-
-    /** The advice leads to the right part for every fault when nobody misreads and the meter is exact. */
-    @ParameterizedTest
-    @MethodSource("faults")
-    void everyFaultIsFoundWithExactReadings(String fault) {
-        int truth = F1.place(fault);
-        String pattern = F1.PACK.lampShares(truth, "board").entrySet().stream().max(java.util.Map.Entry.comparingByValue())
-                .orElseThrow().getKey().text();
-        Diagnosis d = lamp(pattern);
-        Setup standing = Setup.AS_IT_IS;
-        for (int i = 0; i < 40; i++) {
-            Advice advice = Advice.of(d, PLANNER, standing);
-            if (advice.done()) {
-                break;
-            }
-            bricksignal.core.unit.Test test = advice.proposals().get(0).test();
-            standing = TestCost.after(test);
-            d = d.and(exact(truth, test));
-        }
-        Verdict verdict = verdict(d);
-        assertThat(verdict.group().stream().map(h -> F1.PACK.hypotheses().get(h).part().id()))
-                .contains(F1.PACK.hypotheses().get(truth).part().id());
-    }
-
-    private static Observation exact(int truth, bricksignal.core.unit.Test test) {
-        if (test instanceof bricksignal.core.unit.Test.Reading r) {
-            return new Observation.Reading(r, F1.shows(F1.PACK.hypotheses().get(truth).id(), r.id()));
-        }
-        var chance = (bricksignal.core.diagnosis.Prediction.Chance) F1.PACK.predictions(test).get(truth);
-        return new Observation.Answer((bricksignal.core.unit.Test.Check) test, chance.yes() >= 0.5);
     }
 }

@@ -14,7 +14,6 @@ import bricksignal.core.lamp.LampPattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * The sequence of family F1 with its times. All of it is common practice in the trade (no published source), the times
@@ -134,15 +133,5 @@ class F1SequenceTest {
     void brokenDraftReturnReadsAGhost() {
         assertThat(F1.shows("pin-draft", "v.ps-no.standby")).as("ghost on an open conductor").isBetween(9.0, 20.0);
         assertThat(F1.shows("nothing-now", "v.ps-no.standby")).isLessThan(0.5);
-    }
-
-    static java.util.stream.Stream<String> faults() {
-        return F1.MODEL.faults().stream().map(f -> f.id());
-    }
-
-    @ParameterizedTest
-    @MethodSource("faults")
-    void everyFaultRunsWithoutChattering(String fault) {
-        assertThat(with(fault).chattering()).isFalse();
     }
 }

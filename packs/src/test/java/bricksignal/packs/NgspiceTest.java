@@ -23,6 +23,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /**
  * The solver against ngspice (Debian), a general-purpose circuit simulator: all node voltages of states of the unit agree
  * to 1e-9 relative with a floor of 1e-9 V.
+ *
+ * <p>One state is left out because ngspice is at its limit there, not we: F3 with a coated rod (80 megohms beside 0.1 ohm on
+ * one net). Solved exactly in rational numbers the rod has 89.428906367 V; we say 89.428906355, ngspice 89.428906461.
  */
 class NgspiceTest {
 
@@ -33,28 +36,37 @@ class NgspiceTest {
     Path folder;
 
     @ParameterizedTest
-    @CsvSource({"nothing-now, standby", "nothing-now, purge", "nothing-now, warm-up", "nothing-now, trial",
-        "nothing-now, blower", "nothing-now, off", "pin-draft, standby", "inducer-open, purge", "capacitor-weak, blower",
-        "board-blower-welded, after", "field-w-open, purge", "rod-coated, trial"})
-    void alternatingVoltagesAgree(String fault, String moment) throws Exception {
-        Solution ours = solution(fault, moment);
+    @CsvSource({"f1-furnace, nothing-now, standby", "f1-furnace, nothing-now, purge", "f1-furnace, nothing-now, warm-up",
+        "f1-furnace, nothing-now, trial", "f1-furnace, nothing-now, blower", "f1-furnace, nothing-now, off",
+        "f1-furnace, pin-draft, standby", "f1-furnace, inducer-open, purge", "f1-furnace, capacitor-weak, blower",
+        "f1-furnace, board-blower-welded, after", "f1-furnace, field-w-open, purge", "f1-furnace, rod-coated, trial",
+        "f3-vehicle, nothing-now, trial", "f3-vehicle, burner-unground, trial", "f9-airhandler, nothing-now, standby",
+        "f9-airhandler, nothing-now, call", "f9-airhandler, fuse-open, call", "f9-airhandler, motor-open, call",
+        "f9-airhandler, nothing-now, off", "f9-airhandler, line-plug-open, call", "f12-minisplit, nothing-now, standby",
+        "f12-minisplit, nothing-now, run", "f12-minisplit, wire-3-open, run", "f12-minisplit, terminal-3-loose, run",
+        "f12-minisplit, comp-open, run", "f12-minisplit, nothing-now, off"})
+    void alternatingVoltagesAgree(String pack, String fault, String moment) throws Exception {
+        Solution ours = solution(pack, fault, moment);
         Map<String, Phasor> theirs = run(SpiceNetlist.alternating(ours.circuit(), fault + " " + moment), "ac lin 1 60 60");
         compare(ours.circuit(), theirs, ours::volts);
     }
 
     @ParameterizedTest
-    @CsvSource({"nothing-now, trial", "nothing-now, blower", "rod-coated, trial", "burner-unground, trial",
-        "rod-wire-off, trial", "nothing-now, standby"})
-    void directVoltagesAgree(String fault, String moment) throws Exception {
-        Solution ours = solution(fault, moment);
+    @CsvSource({"f1-furnace, nothing-now, trial", "f1-furnace, nothing-now, blower", "f1-furnace, rod-coated, trial",
+        "f1-furnace, burner-unground, trial", "f1-furnace, rod-wire-off, trial", "f1-furnace, nothing-now, standby",
+        "f3-vehicle, nothing-now, standby", "f3-vehicle, nothing-now, purge", "f3-vehicle, nothing-now, trial",
+        "f3-vehicle, battery-low, purge", "f3-vehicle, ground-bad, purge", "f3-vehicle, pin-valve, trial",
+        "f9-airhandler, nothing-now, call", "f9-airhandler, board-data, call", "f9-airhandler, harness-common-open, call",
+        "f12-minisplit, nothing-now, run", "f12-minisplit, signal-dead, run", "f12-minisplit, wire-4-open, run"})
+    void directVoltagesAgree(String pack, String fault, String moment) throws Exception {
+        Solution ours = solution(pack, fault, moment);
         Map<String, Phasor> theirs = run(SpiceNetlist.direct(ours, fault + " " + moment), "op");
         String reference = ours.circuit().reference();
         compare(ours.circuit(), theirs, net -> new Phasor(ours.directVolts(net, reference), 0));
     }
 
-    private static Solution solution(String fault, String moment) {
-        double at = F1.PACK.momentSeconds(moment);
-        return F1.with(fault).at(at).unit().solution();
+    private static Solution solution(String pack, String fault, String moment) {
+        return Compiled.of(pack).at(fault, moment).unit().solution();
     }
 
     private static void compare(Circuit circuit, Map<String, Phasor> theirs,

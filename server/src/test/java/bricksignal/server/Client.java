@@ -76,9 +76,18 @@ public final class Client {
                 .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
-    /** A fresh job of this person, on the first unit there is. */
+    /** A fresh job of this person on a furnace. */
     public String job(String complaint) {
-        String unit = get("/api/sites").json().get(0).get("units").get(0).get("id").asString();
+        return job("f1-furnace", complaint);
+    }
+
+    /** A fresh job of this person on a unit that follows this pack. */
+    public String job(String pack, String complaint) {
+        String unit = "";
+        for (JsonNode site : get("/api/sites").json()) {
+            JsonNode first = site.get("units").get(0);
+            unit = first.get("pack").asString().equals(pack) ? first.get("id").asString() : unit;
+        }
         return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("job").get("id").asString();
     }
 

@@ -96,6 +96,17 @@ class VisitTest {
     }
 
     @Test
+    void eachBoardOfAUnitHasItsOwnLamp() {
+        String visit = ines.job("f12-minisplit", "outdoor unit is dead");
+        JsonNode lamps = ines.get("/api/visits/" + visit).json().get("diagnosis").get("unit").get("lamps");
+        assertThat(lamps).hasSize(2);
+        ines.add(visit, entry("PATTERN", "board", "indoor-board", "pattern", "6 flashes"));
+        JsonNode after = ines.add(visit, entry("PATTERN", "board", "outdoor-board", "pattern", "off")).json();
+        assertThat(belief(after, "permit-dead")).isGreaterThan(0.3);
+        assertThat(after.get("diagnosis").get("log").get(1).get("what").asString()).isEqualTo("Lamp on the outdoor board as found");
+    }
+
+    @Test
     void lampOfABoardThatTheUnitDoesNotHaveIsRefused() {
         Client.Reply reply = ines.add(ines.job("no heat"), entry("PATTERN", "board", "attic", "pattern", "slow"));
         assertThat(reply.status()).isEqualTo(422);

@@ -29,6 +29,9 @@ public class DemoData implements ApplicationRunner {
 
     private static final String PASSWORD = "skerrow";
     private static final String FURNACE = "f1-furnace";
+    private static final String VEHICLE = "f3-vehicle";
+    private static final String AIR_HANDLER = "f9-airhandler";
+    private static final String MINI_SPLIT = "f12-minisplit";
 
     private final Accounts accounts;
     private final Sites sites;
@@ -60,18 +63,26 @@ public class DemoData implements ApplicationRunner {
         Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
         Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
         person("odile", "Odile Fenn", Account.Role.LEAD);
-        SiteUnit ferry = unit("Ferry waiting hall", "Pier 1, Skerrow", "Furnace, closet", "closet behind the ticket desk");
-        SiteUnit loft = unit("Net-mending loft", "Tarry Lane 4, Skerrow", "Furnace, loft", "under the stairs");
-        SiteUnit seeds = unit("Seed library", "Upper Green, Little Skerrow", "Furnace, stacks", "plant room");
-        SiteUnit climb = unit("Climbing hall", "Old Cannery, Holm", "Furnace, north wall", "mezzanine");
-        SiteUnit yard = unit("Boatyard cottage", "Slip Road, Holm", "Furnace, cellar", "cellar");
-        SiteUnit chandlery = unit("Chandlery", "Quay 7, Skerrow", "Furnace, store", "back store");
+        SiteUnit ferry = unit("Ferry waiting hall", "Pier 1, Skerrow", "Furnace, closet", "closet behind the ticket desk", FURNACE);
+        SiteUnit loft = unit("Net-mending loft", "Tarry Lane 4, Skerrow", "Furnace, loft", "under the stairs", FURNACE);
+        SiteUnit seeds = unit("Seed library", "Upper Green, Little Skerrow", "Furnace, stacks", "plant room", FURNACE);
+        SiteUnit climb = unit("Climbing hall", "Old Cannery, Holm", "Furnace, north wall", "mezzanine", FURNACE);
+        SiteUnit yard = unit("Boatyard cottage", "Slip Road, Holm", "Furnace, cellar", "cellar", FURNACE);
+        SiteUnit chandlery = unit("Chandlery", "Quay 7, Skerrow", "Furnace, store", "back store", FURNACE);
+        SiteUnit van = unit("Mobile library van", "on the road, Holm today", "Vehicle furnace", "under the reading bench",
+                VEHICLE);
+        SiteUnit dairy = unit("Dairy", "Low Meadow, Little Skerrow", "Air handler, office", "above the office ceiling",
+                AIR_HANDLER);
+        SiteUnit radio = unit("Radio booth", "Lighthouse Road, Skerrow", "Mini-split", "studio and north wall", MINI_SPLIT);
         LocalDate today = LocalDate.now();
         job(ferry, ines, "No heat. Inducer starts, then nothing. Lamp blinks.", today);
         job(loft, ines, "No heat since last night, lamp is dark.", today);
         job(climb, ines, "Starts, burns for a few seconds, goes out again.", today);
         job(seeds, tobin, "Heats for some minutes, then cold air.", today);
         job(chandlery, tobin, "Blower does not stop.", today);
+        job(van, ines, "Blower runs, clicks, no heat.", today);
+        job(radio, ines, "Indoor unit blows warm, outdoor unit is dead.", today);
+        job(dairy, tobin, "No air at all.", today);
         visited(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)));
     }
 
@@ -79,9 +90,10 @@ public class DemoData implements ApplicationRunner {
         return accounts.save(new Account(UUID.randomUUID(), login, name, passwords.encode(PASSWORD), role));
     }
 
-    private SiteUnit unit(String name, String address, String label, String location) {
+    private SiteUnit unit(String name, String address, String label, String location,
+            String pack) {
         Site site = sites.save(new Site(UUID.randomUUID(), name, address));
-        return units.save(new SiteUnit(UUID.randomUUID(), site, label, location, FURNACE));
+        return units.save(new SiteUnit(UUID.randomUUID(), site, label, location, pack));
     }
 
     private Visit job(SiteUnit unit, Account technician, String complaint, LocalDate day) {

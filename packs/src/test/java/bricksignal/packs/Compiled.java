@@ -1,0 +1,83 @@
+package bricksignal.packs;
+
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Every shipped pack, compiled once, and what a fault would show in it. */
+record Compiled(CompiledPack pack) {
+
+    private static final Map<String, Compiled> ALL = all();
+
+    static Compiled of(String id) {
+        return ALL.get(id);
+    }
+
+    static List<String> ids() {
+        return List.copyOf(ALL.keySet());
+    }
+
+    private static Map<String, Compiled> all() {
+        Map<String, Compiled> all = new LinkedHashMap<>();
+        for (UnitModel model : PackLibrary.load().models()) {
+            all.put(model.id(), new Compiled(CompiledPack.of(model, ErrorModel.defaults())));
+        }
+        return all;
+    }
+
+    List<String> faults() {
+        return pack.model().faults().stream().map(f -> f.id()).toList();
+    }
+
+    int place(String fault) {
+        int place = faults().indexOf(fault);
+        if (place < 0) {
+            throw new IllegalArgumentException("no fault " + fault);
+        }
+        return place;
+    }
+
+    Timeline with(String fault) {
+        return pack.hypotheses().get(place(fault)).unit().usualRun();
+    }
+
+    /** Where a moment of the usual run lies, with this fault in the unit. */
+    Timeline.Interval at(String fault, String moment) {
+        return with(fault).at(pack.momentSeconds(moment));
+    }
+
+    /** What this fault shows in this test, without noise. */
+    double shows(String fault, String test) {
+        Test.Reading reading = (Test.Reading) pack.test(test);
+        return pack.hypotheses().get(place(fault)).unit().read(reading, pack.model().moment(reading.moment()).scenario(),
+                pack.momentSeconds(reading.moment())).value();
+    }
+
+    /** The lamps of the unit, each as it is most of the time. */
+    Diagnosis lamps(String fault) {
+        List<Observation> lamps = new ArrayList<>();
+        for (String board : pack.model().charts().keySet()) {
+            lamps.add(new Observation.Lamp(board, Map.of(pack.lampShares(place(fault), board).entrySet().stream()
+                    .max(Map.Entry.comparingByValue()).orElseThrow().getKey(), 1.0)));
+        }
+        return Diagnosis.of(pack, lamps);
+    }
+
+    /** A test made without error on a unit with this fault. */
+    Observation exact(String fault, Test test) {
+        if (test instanceof Test.Reading r) {
+            return new Observation.Reading(r, shows(fault, r.id()));
+        }
+        Prediction.Chance chance = (Prediction.Chance) pack.predictions(test).get(place(fault));
+        return new Observation.Answer((Test.Check) test, chance.yes() >= 0.5);
+    }
+}

@@ -1,0 +1,163 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Setup;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds for every family, and the facts of the trade that each family must show (common practice, no source). */
+class FamiliesTest {
+
+    static Stream<Arguments> everyFaultOfEveryPack() {
+        return Compiled.ids().stream().flatMap(id -> Compiled.of(id).faults().stream().map(f -> Arguments.of(id, f)));
+    }
+
+    static Stream<String> packs() {
+        return Compiled.ids().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyFaultOfEveryPack")
+    void unitRunsWithoutChattering(String id, String fault) {
+        assertThat(Compiled.of(id).with(fault).chattering()).isFalse();
+    }
+
+    /** The advice leads to the right part for every fault when nobody misreads and the meter is exact. */
+    @ParameterizedTest
+    @MethodSource("everyFaultOfEveryPack")
+    void faultIsFoundWithExactReadings(String id, String fault) {
+        Compiled unit = Compiled.of(id);
+        Planner planner = Planner.of(unit.pack(), Policy.defaults());
+        Diagnosis d = unit.lamps(fault);
+        Setup standing = Setup.AS_IT_IS;
+        Advice advice = Advice.of(d, planner, standing);
+        for (int i = 0; i < 40 && !advice.done(); i++) {
+            bricksignal.core.unit.Test test = advice.proposals().get(0).test();
+            standing = TestCost.after(test);
+            d = d.and(unit.exact(fault, test));
+            advice = Advice.of(d, planner, standing);
+        }
+        assertThat(ProofGate.verdict(d).group().stream().map(h -> unit.pack().hypotheses().get(h).part().id()))
+                .contains(unit.pack().model().fault(fault).part());
+    }
+
+    @ParameterizedTest
+    @MethodSource("packs")
+    void boardsAreSeldomAtFault(String id) {
+        double boards = Compiled.of(id).pack().hypotheses().stream().filter(h -> h.part().kind() == Part.Kind.BOARD)
+                .mapToDouble(Hypothesis::prior).sum();
+        assertThat(boards).isBetween(0.01, 0.15);
+    }
+
+    @ParameterizedTest
+    @MethodSource("packs")
+    void everyCodeOfAChartIsShownByTheModel(String id) {
+        Compiled unit = Compiled.of(id);
+        unit.pack().model().charts().forEach((board, chart) -> {
+            var shown = unit.pack().hypotheses().stream()
+                    .flatMap(h -> h.unit().usualRun().intervals().stream()).map(i -> i.unit().lamps().get(board)).distinct().toList();
+            assertThat(chart.patterns()).as("%s of %s", board, id).filteredOn(p -> !shown.contains(p))
+                    .as("codes that nothing in the model shows").hasSizeLessThanOrEqualTo(1);
+        });
+    }
+
+    // --- F3: 12 V DC, direct spark ---------------------------------------------------------------------------------------
+
+    @ParameterizedTest
+    @CsvSource({"v.PLUS.standby, 12, 13", "v.FAN.purge, 11.5, 13", "v.LIM.trial, 11.5, 13", "flame-current, 2, 4"})
+    void vehicleFurnaceReadsTwelveVolts(String test, double least, double most) {
+        assertThat(Compiled.of("f3-vehicle").shows("nothing-now", test)).isBetween(least, most);
+    }
+
+    @Test
+    void vehicleFurnaceProvesAirBeforeItPurgesForFifteenSeconds() {
+        double[] purge = Compiled.of("f3-vehicle").with("nothing-now")
+                .firstStretch(F1.when("state.burner.purge")).orElseThrow();
+        assertThat(purge[1] - purge[0]).isCloseTo(15, within(0.01));
+    }
+
+    @Test
+    void clickAndGasWithoutSparkIsElectrodeLeadOrBoardAndTheBoardLast() {
+        Compiled unit = Compiled.of("f3-vehicle");
+        Diagnosis d = unit.lamps("board-spark").and(unit.exact("board-spark", unit.pack().test("hear-valve")))
+                .and(unit.exact("board-spark", unit.pack().test("hear-spark")));
+        assertThat(d.belief(unit.place("electrode-gap"))).isGreaterThan(d.belief(unit.place("lead-chafed")))
+                .isGreaterThan(d.belief(unit.place("board-spark")));
+        assertThat(d.belief(unit.place("electrode-gap")) + d.belief(unit.place("lead-chafed"))
+                + d.belief(unit.place("board-spark"))).isGreaterThan(0.9);
+    }
+
+    @Test
+    void blowerThatNeverStopsIsAWeldedRelay() {
+        assertThat(Compiled.of("f3-vehicle").shows("board-fan-welded", "v.FAN.standby")).isGreaterThan(11);
+        assertThat(Compiled.of("f3-vehicle").shows("nothing-now", "v.FAN.standby")).isLessThan(0.5);
+    }
+
+    // --- F9: DC supply, data, answer -------------------------------------------------------------------------------------
+
+    @Test
+    void goodSupplyAndDeadDataIsTheBoard() {
+        // 12.6 V supply and 1.6 V data is the board
+        Compiled unit = Compiled.of("f9-airhandler");
+        assertThat(unit.shows("board-data", "v.DC.call")).isCloseTo(12.6, within(0.3));
+        assertThat(unit.shows("board-data", "v.DATA.call")).isCloseTo(1.6, within(0.1));
+        Diagnosis d = unit.lamps("board-data").and(unit.exact("board-data", unit.pack().test("v.DC.call")))
+                .and(unit.exact("board-data", unit.pack().test("v.DATA.call")));
+        assertThat(d.belief(unit.place("board-data"))).isGreaterThan(0.95);
+    }
+
+    @Test
+    void goodDataAtTheMotorAndNoAnswerIsTheMotorModule() {
+        // 4.9 V data and no answer is the motor module
+        Compiled unit = Compiled.of("f9-airhandler");
+        assertThat(unit.shows("module-dead", "v.DATA-m.call")).isCloseTo(4.9, within(0.1));
+        Diagnosis d = unit.lamps("module-dead");
+        for (String test : new String[] {"v.DC-m.call", "v.DATA-m.call", "v.ANS-m.call"}) {
+            d = d.and(unit.exact("module-dead", unit.pack().test(test)));
+        }
+        assertThat(d.belief(unit.place("module-dead"))).isGreaterThan(0.95);
+    }
+
+    @Test
+    void swappedLeadsOnDirectVoltsAreNotAFault() {
+        Compiled unit = Compiled.of("f9-airhandler");
+        var reading = (bricksignal.core.unit.Test.Reading) unit.pack().test("v.DC.call");
+        Diagnosis right = unit.lamps("module-dead").and(new bricksignal.core.diagnosis.Observation.Reading(reading, 12.6));
+        Diagnosis swapped = unit.lamps("module-dead").and(new bricksignal.core.diagnosis.Observation.Reading(reading, -12.6));
+        for (int h = 0; h < unit.faults().size(); h++) {
+            assertThat(swapped.belief(h)).isCloseTo(right.belief(h), within(1e-12));
+        }
+    }
+
+    // --- F12: a supply that runs through another board's relay ---------------------------------------------------------------
+
+    @Test
+    void darkOutdoorBoardMayOnlyLackTheIndoorPermission() {
+        Compiled unit = Compiled.of("f12-minisplit");
+        assertThat(unit.at("permit-dead", "found").unit().powered()).contains("indoor-board").doesNotContain("outdoor-board");
+        assertThat(unit.shows("permit-dead", "v.O1.standby")).as("line is at the outdoor terminals").isGreaterThan(220);
+        Diagnosis d = unit.lamps("permit-dead").and(unit.exact("permit-dead", unit.pack().test("v.O3.run")));
+        assertThat(d.belief(unit.place("outdoor-dead"))).as("a dark board without its line is not a bad board").isLessThan(0.02);
+    }
+
+    @Test
+    void openThirdConductorReadsAGhostThatVanishesOnLowImpedance() {
+        Compiled unit = Compiled.of("f12-minisplit");
+        assertThat(unit.shows("terminal-3-loose", "loz-o3")).isGreaterThan(220);
+        assertThat(unit.shows("wire-3-open", "loz-o3")).isLessThan(5);
+    }
+}
