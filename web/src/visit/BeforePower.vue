@@ -28,7 +28,14 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
     <div class="two">
       <div>
         <div v-if="lamps.length > 1" class="lamps" role="group" aria-label="Which lamp">
-          <button v-for="l in lamps" :key="l.board" type="button" class="key" :aria-pressed="l.board === current.board" @click="chosen = l.board">
+          <button
+            v-for="l in lamps"
+            :key="l.board"
+            type="button"
+            class="key"
+            :aria-pressed="l.board === current.board"
+            @click="chosen = l.board"
+          >
             {{ l.label }}{{ readOf(l.board) ? ': ' + readOf(l.board)!.found : '' }}
           </button>
         </div>

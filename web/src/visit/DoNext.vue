@@ -5,7 +5,7 @@ import type { Diagnosis, TestView } from '../api/client'
 import { clock, minutes, percent } from './format'
 
 const props = defineProps<{ test: TestView; purpose: Diagnosis['purpose']; chosen: boolean; others: TestView[] }>()
-const emit = defineEmits<{ choose: [id: string]; proposed: [] }>()
+const emit = defineEmits<{ choose: [id: string]; proposed: []; change: [what: string] }>()
 const why = ref(false)
 const other = ref(false)
 watch(
@@ -53,6 +53,15 @@ onKeyStroke(['w', 'W'], (event) => {
       <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
     </p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
+    <button
+      v-if="test.temporary"
+      type="button"
+      class="key"
+      data-test="change-in"
+      @click="emit('change', test.title.split(' - ')[0] ?? test.title)"
+    >
+      It is in: start its clock
+    </button>
     <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
     <p v-if="why" class="brief">It {{ test.brief }}; {{ minutes(test.minutes) }}.</p>
     <ul v-if="why" class="why" data-test="why-list">

@@ -47,7 +47,9 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
               ><i v-if="probe(s)">{{ probe(s) === 'red' ? 'R' : 'B' }}</i></span
             >
             <span class="net">{{ s.net }}</span>
-            <span class="visually-hidden">{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, sound unit</span>
+            <span class="visually-hidden"
+              >{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, sound unit</span
+            >
             <span class="volts mono">{{ volts(s.volts) }} V</span>
             <span v-if="s.lastReading" class="read mono">▸{{ s.lastReading }}</span>
             <span

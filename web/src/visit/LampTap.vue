@@ -29,7 +29,8 @@ function tap() {
 }
 
 async function read() {
-  if (await add({ kind: 'TAPS', board: props.board, taps: relative.value.map((t) => Math.round(t * 1000) / 1000) })) taps.value = []
+  if (await add({ kind: 'TAPS', board: props.board, taps: relative.value.map((t) => Math.round(t * 1000) / 1000) }))
+    taps.value = []
 }
 
 onKeyStroke(' ', (event) => {

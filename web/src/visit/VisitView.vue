@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, provide, ref } from 'vue'
 import { Problem } from '../api/client'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
+import { clock } from './format'
 import { visitKey } from './handle'
 import KeyHelp from './KeyHelp.vue'
 
@@ -16,6 +18,10 @@ const title = computed(() => {
 })
 const missing = computed(() => handle.error.value instanceof Problem && handle.error.value.status === 404)
 const waiting = computed(() => handle.outbox.value.length > 0 && handle.problem.value?.passing)
+const changes = computed(() => handle.visit.value?.diagnosis.changes ?? [])
+const now = ref(Date.now())
+useIntervalFn(() => (now.value = Date.now()), 1000)
+const since = (iso: string) => clock((now.value - Date.parse(iso)) / 1000)
 const help = ref(false)
 
 function onKey(event: KeyboardEvent) {
@@ -42,6 +48,21 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <p v-else-if="handle.visit.value.closedAt" class="banner" role="status">
       This visit is closed. It can be read and printed.
     </p>
+    <ul v-if="changes.length" class="changes" aria-label="Temporary changes in the unit" data-test="changes">
+      <li v-for="c in changes" :key="c.id">
+        <span><strong>Still in:</strong> {{ c.what }}</span>
+        <span class="mono">{{ since(c.since) }}</span>
+        <button
+          v-if="!handle.visit.value.closedAt"
+          type="button"
+          class="key"
+          data-test="change-out"
+          @click="handle.add({ kind: 'CHANGE_OUT', supersedes: c.id })"
+        >
+          It is out
+        </button>
+      </li>
+    </ul>
     <RouterView />
     <KeyHelp v-model="help" />
   </div>
@@ -92,6 +113,21 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 }
 .keys {
   order: 4;
+}
+.changes {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-bottom: 4px double var(--line);
+}
+.changes li {
+  display: flex;
+  align-items: center;
+  gap: 1rem;
+  padding: 0.15rem 1rem;
+}
+.changes li span:first-child {
+  flex: 1;
 }
 .banner {
   margin: 0;

@@ -12,6 +12,7 @@ import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
 import StripChart from './StripChart.vue'
 import SuspectBars from './SuspectBars.vue'
+import TemporaryChange from './TemporaryChange.vue'
 import { useCallClock } from './useCallClock'
 
 const { visit, add, problem, sending, outbox } = useHandle()
@@ -27,6 +28,7 @@ const chosen = computed(() => tests.value.find((t) => t.id === chosenId.value))
 const test = computed(() => (closed.value ? undefined : (chosen.value ?? diagnosis.value.next)))
 const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test.value?.id))
 const free = ref(false)
+const changing = ref(false)
 const picked = ref<string | null>(null)
 const pad = ref<InstanceType<typeof ReadingPad>>()
 const paneSequence = ref<HTMLElement>()
@@ -44,7 +46,7 @@ const fieldProblem = computed(() => (problem.value && !problem.value.passing ? p
 const blocked = computed(() => sending.value || outbox.value.length > 0)
 
 watch(
-  () => diagnosis.value.log.length,
+  () => diagnosis.value.log.filter((l) => !l.kind.startsWith('CHANGE')).length,
   () => (chosenId.value = ''),
 )
 onKeyStroke(['c', 'C'], (event) => {
@@ -76,6 +78,7 @@ function pick(net: string) {
       :others="others"
       @choose="(id) => (chosenId = id)"
       @proposed="chosenId = ''"
+      @change="(text) => add({ kind: 'CHANGE_IN', text })"
     />
     <section v-else class="area-next done" data-test="done">
       <h1 class="h5 m-0">
@@ -109,10 +112,14 @@ function pick(net: string) {
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
           <div class="pane-head">
             <h2 class="eyebrow">points{{ test ? `, sound unit at: ${test.moment}` : '' }}</h2>
+            <button v-if="!closed" type="button" class="key quiet" data-test="change" @click="changing = !changing">
+              temporary change
+            </button>
             <button v-if="!closed" type="button" class="key quiet" data-test="free" @click="free = !free">
               any other reading
             </button>
           </div>
+          <TemporaryChange v-if="changing && !closed" @done="changing = false" />
           <FreeReading v-if="free && !closed" :unit="diagnosis.unit" :picked="picked" @taken="free = false" />
           <LadderDrawing :rungs="diagnosis.ladder" :black="test?.black" :red="test?.red" @pick="pick" />
         </section>

@@ -1,7 +1,7 @@
 import type { Strip } from '../api/client'
 
 export const ROW = 26
-export const LEFT = 74
+export const LEFT = 96
 export const TOP = 46
 
 /** Where a time lies on the strip, in units of the drawing. */

@@ -119,7 +119,7 @@ class VisitTest {
         JsonNode after = ines.add(visit, entry("READING", "black", "C", "red", "SEC", "mode", "AC_VOLTS", "moment",
                 "standby", "reading", "0,1")).json();
         assertThat(belief(after, "transformer-open")).isGreaterThan(0.08);
-        assertThat(after.get("diagnosis").get("log").get(0).get("explanation").asString()).isEqualTo("sound: 27.4 V~");
+        assertThat(after.get("diagnosis").get("log").get(0).get("explanation").asString()).isEqualTo("sound: 27.4 V AC");
     }
 
     @Test
@@ -192,6 +192,30 @@ class VisitTest {
         assertThat(reply.status()).isEqualTo(409);
         assertThat(reply.detail()).contains("closed");
         assertThat(logSize(visit)).isEqualTo(1);
+    }
+
+    @Test
+    void visitWithAJumperLeftInCannotCloseAsFixed() {
+        String visit = ines.job("no heat");
+        Map<String, Object> jumper = entry("CHANGE_IN", "text", "R to W jumper at the board");
+        JsonNode with = ines.add(visit, jumper).json().get("diagnosis");
+        assertThat(with.get("changes").get(0).get("what").asString()).isEqualTo("R to W jumper at the board");
+        Client.Reply refused = ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done"));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.detail()).contains("R to W jumper at the board").contains("Take it out");
+        JsonNode without = ines.add(visit, entry("CHANGE_OUT", "supersedes", jumper.get("id"))).json().get("diagnosis");
+        assertThat(without.get("changes")).isEmpty();
+        assertThat(without.get("log")).as("both stay in the log").hasSize(2);
+        assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done")).status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void whatIsNoChangeCannotBeTakenOut() {
+        String visit = ines.job("no heat");
+        Map<String, Object> note = entry("NOTE", "text", "hello");
+        ines.add(visit, note);
+        assertThat(ines.add(visit, entry("CHANGE_OUT", "supersedes", note.get("id"))).status()).isEqualTo(422);
     }
 
     @Test

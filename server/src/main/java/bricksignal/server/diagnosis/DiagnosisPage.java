@@ -59,7 +59,8 @@ final class DiagnosisPage {
         DiagnosisView.TestView next = ask ? proposed.get(0) : null;
         return new DiagnosisView(unit(), findings.entries().stream().map(log::view).toList(), suspects(), advice.purpose(),
                 next, ask ? proposed.subList(1, proposed.size()) : proposed, verdict(advice.verdict()),
-                Strip.of(diagnosis), ladder(next), diagnosis.contradictions().stream().map(log::what)
+                Strip.of(diagnosis), ladder(next), findings.changesLeftIn().stream()
+                .map(e -> new DiagnosisView.ChangeView(e.id(), String.valueOf(e.text()), e.madeAt())).toList(), diagnosis.contradictions().stream().map(log::what)
                 .filter(what -> !what.isEmpty()).toList());
     }
 

@@ -23,11 +23,16 @@ import org.jspecify.annotations.Nullable;
  * @param verdict what can be said now
  * @param strip the timing diagram
  * @param ladder the drawing at the moment of the next test
+ * @param changes temporary changes that are in the unit now
  * @param repeats readings that the leading suspect explains only as a misread
  */
 public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> suspects, Advice.Purpose purpose,
         @Nullable TestView next, List<TestView> others, VerdictView verdict, Strip strip, List<RungView> ladder,
-        List<String> repeats) {
+        List<ChangeView> changes, List<String> repeats) {
+
+    /** A jumper, a held switch, a pulled connector that must come out again. */
+    public record ChangeView(UUID id, String what, Instant since) {
+    }
 
     /** The unit and what can be measured on it. */
     public record UnitView(String pack, String title, String duty, List<LampView> lamps, List<PointView> points,
@@ -73,11 +78,11 @@ public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> 
             double before, String remedy) {
     }
 
-    /** A test to make. */
+    /** A test to make; temporary where it leaves a change in the unit that must come out again. */
     public record TestView(String id, String title, String instruction, boolean reading, @Nullable String black,
             @Nullable String red, @Nullable String gauge, @Nullable String mode, @Nullable String unit, boolean canReadOpen,
             String moment, double at, @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes,
-            List<String> cautions, String brief, List<String> why, List<OutcomeView> outcomes) {
+            List<String> cautions, boolean temporary, String brief, List<String> why, List<OutcomeView> outcomes) {
     }
 
     /** What a test may show. */

@@ -5,6 +5,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.server.log.Entry;
+import bricksignal.server.log.Evidence;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -22,6 +23,12 @@ public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice)
      * @param counts whether it still stands: neither taken back nor replaced
      */
     public record Logged(Entry entry, @Nullable Observation observation, boolean counts) {
+    }
+
+    /** Temporary changes that are still in the unit: put in and neither taken out nor taken back. */
+    public List<Entry> changesLeftIn() {
+        return entries.stream().filter(logged -> logged.counts() && logged.entry().kind() == Evidence.Kind.CHANGE_IN)
+                .map(Logged::entry).toList();
     }
 
     UnitModel model() {

@@ -33,14 +33,16 @@ final class LogPage {
             case TAPS -> lamp(entry) + " tapped, " + (entry.taps() == null ? 0 : entry.taps().size()) + " taps";
             case PATTERN -> lamp(entry) + " as found";
             case NOTE -> "Note";
+            case CHANGE_IN -> "Temporary change put in";
+            case CHANGE_OUT -> "Temporary change taken out";
             case TAKE_BACK -> "Taken back";
             case READING, ANSWER -> what(observation);
         };
         String found = switch (entry.kind()) {
             case TAPS -> lamp.isEmpty() ? "" : lamp.get(0).pattern() + " (" + Math.round(100 * lamp.get(0).weight()) + " %)";
             case PATTERN -> String.valueOf(entry.pattern());
-            case NOTE -> String.valueOf(entry.text());
-            case TAKE_BACK -> "";
+            case NOTE, CHANGE_IN -> String.valueOf(entry.text());
+            case TAKE_BACK, CHANGE_OUT -> "";
             case READING, ANSWER -> found(observation);
         };
         return new DiagnosisView.LogView(entry.id(), entry.kind().name(), entry.madeAt(), what, found,

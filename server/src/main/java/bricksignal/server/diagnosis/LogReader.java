@@ -69,11 +69,11 @@ public class LogReader {
             case PATTERN -> pattern(pack, board(pack, entry), required("pattern", entry.pattern()));
             case READING -> reading(pack, entry);
             case ANSWER -> answer(pack, entry);
-            case NOTE -> {
+            case NOTE, CHANGE_IN -> {
                 required("text", entry.text());
                 yield null;
             }
-            case TAKE_BACK -> null;
+            case TAKE_BACK, CHANGE_OUT -> null;
         };
     }
 

@@ -44,7 +44,7 @@ final class TestPage {
                 mode != null && mode.canReadOpen(), model.moment(test.moment()).label(), at, afterCall(at),
                 reading != null && reading.setup().powerOff(),
                 reading == null ? List.of() : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(),
-                proposal.minutes(), cautions(test), Why.brief(diagnosis, purpose, proposal),
+                proposal.minutes(), cautions(test), temporary(test), Why.brief(diagnosis, purpose, proposal),
                 Why.sentences(diagnosis, proposal), outcomes(proposal));
     }
 
@@ -53,6 +53,10 @@ final class TestPage {
         double call = model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(t -> t > 0).findFirst()
                 .orElse(0);
         return at >= call && at < model.found().from() ? at - call : null;
+    }
+
+    private static boolean temporary(Test test) {
+        return test instanceof Test.Check check && check.sense() == Test.Sense.TRY;
     }
 
     private String title(Test test) {

@@ -24,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param board TAPS and PATTERN: the board whose lamp it is; absent for the first
  * @param taps TAPS: seconds of each tap
  * @param pattern PATTERN: what the lamp shows, such as {@code 4 flashes}
- * @param text NOTE
+ * @param text NOTE and CHANGE_IN: jumper, held switch, pulled connector
  */
 public record Entry(@NotNull UUID id, Evidence.@NotNull Kind kind, @NotNull Instant madeAt, @Nullable UUID supersedes,
         @Nullable String test, @Nullable String black, @Nullable String red, @Nullable MeterMode mode,

@@ -18,8 +18,8 @@ import org.springframework.data.domain.Persistable;
 @Table(name = "evidence")
 public class Evidence implements Persistable<UUID> {
 
-    /** What kind of entry. */
-    public enum Kind { TAPS, PATTERN, READING, ANSWER, NOTE, TAKE_BACK }
+    /** What kind of entry. A temporary change is put in and later taken out; both stay in the log. */
+    public enum Kind { TAPS, PATTERN, READING, ANSWER, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK }
 
     @Id
     private UUID id;

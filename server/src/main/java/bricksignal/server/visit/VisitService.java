@@ -101,7 +101,12 @@ public class VisitService {
             return;
         }
         mustBeOpen(visit);
-        visit.close(clock.instant(), outcome, decided.trim(), findings(visit).verdictInWords());
+        Findings findings = findings(visit);
+        if (outcome == Visit.Outcome.FIXED && !findings.changesLeftIn().isEmpty()) {
+            throw new Conflict("Still in the unit: " + String.join(", ", findings.changesLeftIn().stream()
+                    .map(Entry::text).toList()) + ". Take it out and say so; then the visit can be closed as fixed.");
+        }
+        visit.close(clock.instant(), outcome, decided.trim(), findings.verdictInWords());
     }
 
     private Findings findings(Visit visit) {
@@ -112,13 +117,17 @@ public class VisitService {
     private Optional<Entry> superseded(UUID visitId, Entry entry) {
         UUID superseded = entry.supersedes();
         if (superseded == null) {
-            if (entry.kind() == Evidence.Kind.TAKE_BACK) {
-                throw new BadInput("supersedes", "Say which entry is taken back.");
+            if (entry.kind() == Evidence.Kind.TAKE_BACK || entry.kind() == Evidence.Kind.CHANGE_OUT) {
+                throw new BadInput("supersedes", "Say which entry is taken back or which change is out.");
             }
             return Optional.empty();
         }
         Evidence evidence = log.findById(superseded).filter(e -> e.visitId().equals(visitId)).orElseThrow(
                 () -> new BadInput("supersedes", "The entry to take back is not in this visit's log."));
+        boolean change = evidence.kind() == Evidence.Kind.CHANGE_IN;
+        if (entry.kind() == Evidence.Kind.CHANGE_OUT && !change) {
+            throw new BadInput("supersedes", "That entry is not a temporary change.");
+        }
         return Optional.of(json.readValue(evidence.content(), Entry.class));
     }
 

@@ -3,19 +3,19 @@ package bricksignal.core.circuit.solve;
 /** What the meter is set to. Limits are those of an ordinary service meter (common practice; from memory). */
 public enum MeterMode {
     /** Alternating volts on 10 megohms. */
-    AC_VOLTS("V~", 0, 1000, false),
+    AC_VOLTS("V AC", 0, 1000, false),
     /** Alternating volts on a low impedance: a ghost vanishes. */
-    AC_VOLTS_LOW_Z("V~ LoZ", 0, 1000, false),
+    AC_VOLTS_LOW_Z("V AC LoZ", 0, 1000, false),
     /** Direct volts on 10 megohms; a minus sign means that the leads are swapped. */
-    DC_VOLTS("V⎓", -1000, 1000, false),
+    DC_VOLTS("V DC", -1000, 1000, false),
     /** Resistance, only sensible on a dead circuit. */
     OHMS("Ω", 0, 40e6, true),
     /** Direct microamperes in series. */
-    DC_MICROAMPS("µA⎓", -2000, 2000, false),
+    DC_MICROAMPS("µA DC", -2000, 2000, false),
     /** Alternating amperes by clamp. */
-    CLAMP_AMPS("A~", 0, 400, false),
+    CLAMP_AMPS("A AC", 0, 400, false),
     /** Direct amperes by clamp. */
-    CLAMP_DC_AMPS("A⎓", -400, 400, false),
+    CLAMP_DC_AMPS("A DC", -400, 400, false),
     /** Capacitance in microfarads, on a dead and disconnected capacitor. */
     MICROFARADS("µF", 0, 2000, true),
     /** Draft or gas pressure, inches of water column. */

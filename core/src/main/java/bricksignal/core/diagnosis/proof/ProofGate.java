@@ -119,8 +119,7 @@ public final class ProofGate {
         if (place instanceof Place.Across across) {
             return nets.isEmpty() || nets.contains(across.red()) || nets.contains(across.black());
         }
-        return nets.isEmpty() || place instanceof Place.Gauge
-                || place instanceof Place.Through through && elements.contains(through.element());
+        return nets.isEmpty() || place instanceof Place.Through through && elements.contains(through.element());
     }
 
     private Set<String> elementsOf(Hypothesis hypothesis) {
