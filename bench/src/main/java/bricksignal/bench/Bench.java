@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code bin/bench [diagnosis|speed] [--seed N] [--json FILE] [--wrong]}. */
+/** {@code bin/bench [diagnosis|lamp|speed] [--seed N] [--json FILE] [--wrong]}. */
 public final class Bench {
 
     private Bench() {
@@ -20,7 +20,8 @@ public final class Bench {
         Map<String, Object> result = switch (what) {
             case "diagnosis" -> DiagnosisBench.run(seed, words.contains("--wrong"));
             case "speed" -> SpeedBench.run(seed);
-            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis and speed");
+            case "lamp" -> LampBench.run(seed, words.contains("--wrong"));
+            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, lamp and speed");
         };
         String file = option(words, "--json", "");
         if (!file.isEmpty()) {

@@ -61,6 +61,8 @@ final class ClosedLoop {
         int tests = 0;
         List<Test> order = new ArrayList<>(pack.tests());
         order.sort(Comparator.comparingDouble(test -> pack.momentSeconds(test.moment())));
+        Diagnosis start = diagnosis;
+        order.removeIf(test -> !start.possible(test));
         for (Test test : order) {
             if (diagnosis.belief(diagnosis.ranking().get(0)) > ProofGate.ENOUGH) {
                 break;

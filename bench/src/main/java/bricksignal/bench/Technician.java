@@ -55,7 +55,7 @@ final class Technician {
         Map<LampPattern, Double> weights = new LinkedHashMap<>();
         chart.forEach(pattern -> weights.put(pattern, 0.0));
         weights.put(seen, 1.0);
-        return new Observation.Lamp(board, weights);
+        return new Observation.Lamp(board, weights, false);
     }
 
     Observation make(Test test) {

@@ -19,6 +19,8 @@ final class Document {
     private static final YAMLMapper YAML = YAMLMapper.builder()
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build();
 
+    private static final int MOST_CHARACTERS = 400_000;
+
     private final JsonNode root;
     private final Map<String, Integer> lines;
 
@@ -30,10 +32,14 @@ final class Document {
     /**
      * Reads and checks the shape.
      *
-     * @throws PackException if the text is not YAML or does not fit the schema
+     * @throws PackException if the text is not YAML, is too long or too deep, or does not fit the schema
      */
-    static Document read(String text) {
+    static Document read(String text, Shape shape) {
         Document document;
+        if (text.length() > MOST_CHARACTERS) {
+            throw new PackException(List.of(new PackProblem(1, "/", "the text has " + text.length() + " characters; at most "
+                    + MOST_CHARACTERS + " are read", "Send one pack or overlay, without attachments")));
+        }
         try {
             document = new Document(YAML.readTree(text), lines(text));
         } catch (JacksonException broken) {
@@ -41,11 +47,16 @@ final class Document {
             throw new PackException(List.of(new PackProblem(line, "/", "this is not YAML: " + firstLine(broken),
                     "Mend the line; often it is an indent, a missing quote or a key written twice")));
         }
-        List<PackProblem> problems = document.misfits();
+        List<PackProblem> problems = document.misfits(shape);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }
         return document;
+    }
+
+    /** The same document with another root; lines are those of the original. */
+    Document with(JsonNode otherRoot) {
+        return new Document(otherRoot, lines);
     }
 
     JsonNode root() {
@@ -65,8 +76,8 @@ final class Document {
         return lines.getOrDefault("", 1);
     }
 
-    private List<PackProblem> misfits() {
-        return Schema.INSTANCE.validate(root).stream().map(error -> {
+    private List<PackProblem> misfits(Shape shape) {
+        return shape.schema.validate(root).stream().map(error -> {
             String path = error.getInstanceLocation().toString();
             return new PackProblem(line(path), path, error.getMessage(), "See docs/pack-format.md for what may stand here");
         }).toList();
@@ -88,13 +99,16 @@ final class Document {
         return message.lines().findFirst().orElse("it cannot be read");
     }
 
-    /** The schema, read once. */
-    private static final class Schema {
-        private static final com.networknt.schema.Schema INSTANCE = load();
+    /** What a document must look like. */
+    enum Shape {
+        PACK("pack.schema.json"),
+        OVERLAY("overlay.schema.json");
 
-        private static com.networknt.schema.Schema load() {
-            try (InputStream in = Document.class.getResourceAsStream("/packs/pack.schema.json")) {
-                return com.networknt.schema.SchemaRegistry
+        private final com.networknt.schema.Schema schema;
+
+        Shape(String file) {
+            try (InputStream in = Document.class.getResourceAsStream("/packs/" + file)) {
+                this.schema = com.networknt.schema.SchemaRegistry
                         .withDefaultDialect(com.networknt.schema.SpecificationVersion.DRAFT_2020_12).getSchema(in);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);

@@ -13,6 +13,8 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Acceptance;
+import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
@@ -54,14 +56,16 @@ final class ModelBuilder {
                 charts(),
                 root.each("parts", e -> part(e.getKey(), e.getValue())),
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
-                root.each("settings", e -> setting(e.getKey(), e.getValue())), cautions());
+                root.each("settings", e -> setting(e.getKey(), e.getValue())), cautions(), traits(),
+                root.items("calls").stream().map(ModelBuilder::call).toList(),
+                root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())));
     }
 
     private Map<String, Chart> charts() {
         Map<String, Chart> charts = new LinkedHashMap<>();
         root.at("charts").children().keySet().forEach(board -> charts.put(board, new Chart(root.at("charts").each(board,
                 e -> new Chart.Code(LampPattern.parse(e.getKey()), e.getValue().text("condition"),
-                        e.getValue().texts("names"))))));
+                        e.getValue().text("text"), e.getValue().texts("names"))))));
         return charts;
     }
 
@@ -178,7 +182,8 @@ final class ModelBuilder {
 
     private static Fault fault(String id, Section s) {
         return new Fault(id, s.text("label"), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
-                s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), s.text("remedy"));
+                s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), s.text("remedy"),
+                s.flag("shared", false), s.number("comesAndGoes", 0));
     }
 
     private static Effect effect(Section s) {
@@ -196,6 +201,22 @@ final class ModelBuilder {
         Map<String, Double> options = new LinkedHashMap<>();
         s.at("options").children().forEach((position, value) -> options.put(position, value.asNumber()));
         return new UnitModel.Setting(id, s.text("label"), s.text("parameter"), s.text("unit"), options, s.text("factory"));
+    }
+
+    private static CallAdvice call(Section s) {
+        return new CallAdvice(s.text("label"), s.text("from"), s.text("to"), CallAdvice.Order.valueOf(s.text("order")),
+                s.text("why"), s.text("hold"));
+    }
+
+    private static Acceptance acceptance(String id, Section s) {
+        return new Acceptance(id, s.text("label"), s.text("test"), s.number("least", Double.NEGATIVE_INFINITY),
+                s.number("most", Double.POSITIVE_INFINITY));
+    }
+
+    private Map<String, List<String>> traits() {
+        Map<String, List<String>> traits = new LinkedHashMap<>();
+        root.at("traits").children().keySet().forEach(question -> traits.put(question, root.at("traits").texts(question)));
+        return traits;
     }
 
     private Map<String, String> cautions() {

@@ -155,7 +155,14 @@ final class ModelChecks {
         Set<String> boards = root.at("boards").children().keySet();
         each("charts", (id, s) -> {
             oneOf(s, "", id, boards, "board");
-            s.children().values().forEach(code -> all(code, "names", parts, "part"));
+            s.children().values().forEach(code -> {
+                all(code, "names", parts, "part");
+                if (code.has("condition")) {
+                    oneOf(code, "condition", code.text("condition"), Vocabulary.conditions(), "condition in the vocabulary");
+                } else if (!code.has("text")) {
+                    code.note("this code says nothing", "Give a condition, or the words of the chart as 'text'");
+                }
+            });
         });
         each("parts", (id, s) -> {
             all(s, "elements", elements, "element");
@@ -164,6 +171,20 @@ final class ModelChecks {
             }
         });
         each("faults", (id, s) -> oneOf(s, "part", s.text("part"), parts, "part"));
+        root.at("traits").children().forEach((question, s) -> {
+            oneOf(s, "", question, Vocabulary.questions().keySet(), "question");
+            root.at("traits").texts(question).stream().filter(answer -> Vocabulary.questions().containsKey(question))
+                    .forEach(answer -> oneOf(s, "", answer, Vocabulary.questions().get(question).answers().keySet(), "answer"));
+        });
+        Set<String> tests = new LinkedHashSet<>(model.readings().stream().map(r -> r.id()).toList());
+        model.points().forEach(p -> p.moments().forEach(moment -> tests.add("v." + p.net() + "." + moment)));
+        each("acceptance", (id, s) -> oneOf(s, "test", s.text("test"), tests, "reading"));
+        root.items("calls").forEach(s -> {
+            if (s.has("from")) {
+                oneOf(s, "from", s.text("from"), points, "point");
+                oneOf(s, "to", s.text("to"), points, "point");
+            }
+        });
         each("settings", (id, s) -> oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter"));
     }
 
@@ -178,7 +199,7 @@ final class ModelChecks {
 
     private void marks() {
         Set<String> marks = root.at("marks").children().keySet();
-        for (String part : List.of("circuit", "parameters", "process", "readings", "settings")) {
+        for (String part : List.of("circuit", "parameters", "process", "readings", "settings", "acceptance")) {
             each(part, (id, s) -> oneOf(s, "mark", s.text("mark"), marks, "mark"));
         }
     }

@@ -12,7 +12,8 @@ import java.util.Map;
 /** The packs that ship with the application. */
 public final class PackLibrary {
 
-    private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle", "f9-airhandler", "f12-minisplit");
+    private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle", "f9-airhandler", "f12-minisplit",
+            "f14-rooftop");
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
@@ -23,6 +24,11 @@ public final class PackLibrary {
     /** Reads and validates every pack that ships. */
     public static PackLibrary load() {
         return new PackLibrary();
+    }
+
+    /** The packs that ship, by id. */
+    public static List<String> ids() {
+        return SHIPPED;
     }
 
     public List<UnitModel> models() {

@@ -16,7 +16,11 @@ public final class PackReader {
      * @throws PackException if the text is not YAML, does not fit the schema, or does not make a unit
      */
     public static UnitModel read(String yaml) {
-        Document document = Document.read(yaml);
+        return read(Document.read(yaml, Document.Shape.PACK));
+    }
+
+    /** The unit model of a document that has the shape of a pack. */
+    static UnitModel read(Document document) {
         List<PackProblem> problems = new ArrayList<>();
         Section root = new Section(document, document.root(), "", problems);
         UnitModel model = root.attempt(() -> new ModelBuilder(root).build());

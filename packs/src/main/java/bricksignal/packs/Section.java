@@ -30,6 +30,10 @@ final class Section {
         return new Section(document, node.path(key), path + "/" + key.replace("~", "~0").replace("/", "~1"), problems);
     }
 
+    JsonNode node() {
+        return node;
+    }
+
     boolean has(String key) {
         return node.has(key);
     }
@@ -107,6 +111,11 @@ final class Section {
     }
 
     void note(String reason, String remedy) {
-        problems.add(new PackProblem(document.line(path), path, reason, remedy));
+        problems.add(problem(reason, remedy));
+    }
+
+    /** Something about this place, with its line. */
+    PackProblem problem(String reason, String remedy) {
+        return new PackProblem(document.line(path), path, reason, remedy);
     }
 }

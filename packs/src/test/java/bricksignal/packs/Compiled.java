@@ -67,7 +67,7 @@ record Compiled(CompiledPack pack) {
         List<Observation> lamps = new ArrayList<>();
         for (String board : pack.model().charts().keySet()) {
             lamps.add(new Observation.Lamp(board, Map.of(pack.lampShares(place(fault), board).entrySet().stream()
-                    .max(Map.Entry.comparingByValue()).orElseThrow().getKey(), 1.0)));
+                    .max(Map.Entry.comparingByValue()).orElseThrow().getKey(), 1.0), false));
         }
         return Diagnosis.of(pack, lamps);
     }

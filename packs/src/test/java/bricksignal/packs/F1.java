@@ -51,7 +51,7 @@ final class F1 {
 
     /** A diagnosis from the lamp alone. */
     static Diagnosis lamp(String pattern) {
-        return Diagnosis.of(PACK, List.of(new Observation.Lamp("board", Map.of(LampPattern.parse(pattern), 1.0))));
+        return Diagnosis.of(PACK, List.of(new Observation.Lamp("board", Map.of(LampPattern.parse(pattern), 1.0), false)));
     }
 
     static Observation reading(String test, double value) {

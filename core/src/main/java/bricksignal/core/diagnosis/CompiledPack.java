@@ -32,6 +32,7 @@ public final class CompiledPack {
     private final Map<String, Double> momentSeconds = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
     private final List<Map<String, Map<LampPattern, Double>>> lampShares = new ArrayList<>();
+    private final List<Map<String, Map<LampPattern, Double>>> lampSharesAfterReset = new ArrayList<>();
     private final Map<Test, List<Prediction>> predictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
 
@@ -48,7 +49,11 @@ public final class CompiledPack {
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
-        hypotheses.forEach(h -> lampShares.add(shares(h.unit())));
+        model.parts().stream().filter(SwapTest::canBeSwapped).forEach(part -> put(SwapTest.of(model, part)));
+        hypotheses.forEach(h -> {
+            lampShares.add(shares(h.unit(), model.found().from(), model.found().to()));
+            lampSharesAfterReset.add(shares(h.unit(), 0, model.found().to()));
+        });
     }
 
     /** Compiles a model. */
@@ -112,10 +117,14 @@ public final class CompiledPack {
         return lampShares.get(hypothesis).get(board);
     }
 
-    private Map<String, Map<LampPattern, Double>> shares(VirtualUnit unit) {
+    /** The same where the power was cycled before anybody looked: the unit may be anywhere in its run. */
+    public Map<LampPattern, Double> lampSharesAfterReset(int hypothesis, String board) {
+        return lampSharesAfterReset.get(hypothesis).get(board);
+    }
+
+    private Map<String, Map<LampPattern, Double>> shares(VirtualUnit unit, double from, double to) {
         Map<String, Map<LampPattern, Double>> shares = new LinkedHashMap<>();
-        model.charts().keySet().forEach(board -> shares.put(board,
-                unit.usualRun().lampShares(board, model.found().from(), model.found().to())));
+        model.charts().keySet().forEach(board -> shares.put(board, unit.usualRun().lampShares(board, from, to)));
         return shares;
     }
 

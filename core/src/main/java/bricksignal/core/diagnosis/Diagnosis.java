@@ -14,6 +14,8 @@ import java.util.Map;
 public final class Diagnosis {
 
     private static final double LAMP_MISREAD = 0.04;
+    private static final double TWIN_BY_CHANCE = 0.04;
+    private static final double TWIN_BY_SHARED_CAUSE = 0.9;
     private static final double CONTRADICTS = 0.05;
 
     private final CompiledPack pack;
@@ -81,12 +83,22 @@ public final class Diagnosis {
             return pack.errors().likelihood((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis),
                     answer.yes());
         }
-        Observation.Lamp lamp = (Observation.Lamp) observation;
-        double seen = 0;
-        for (Map.Entry<LampPattern, Double> share : pack.lampShares(hypothesis, lamp.board()).entrySet()) {
-            seen += share.getValue() * lamp.weights().getOrDefault(share.getKey(), 0.0);
+        if (observation instanceof Observation.Twin twin) {
+            boolean shared = pack.hypotheses().get(hypothesis).fault().shared();
+            double same = shared ? TWIN_BY_SHARED_CAUSE : TWIN_BY_CHANCE;
+            return twin.sameSymptom() ? same : 1 - same;
         }
+        Observation.Lamp lamp = (Observation.Lamp) observation;
+        Map<LampPattern, Double> shares = lamp.afterReset() ? pack.lampSharesAfterReset(hypothesis, lamp.board())
+                : pack.lampShares(hypothesis, lamp.board());
+        double seen = pack.model().chart(lamp.board()).likelihood(shares, lamp.weights());
         return (1 - LAMP_MISREAD) * seen + LAMP_MISREAD / (1 + lamp.weights().size());
+    }
+
+    /** True if a test can be made on this visit: a swap needs another unit of the site that runs well. */
+    public boolean possible(Test test) {
+        return !(test instanceof Test.Check check && check.sense() == Test.Sense.SWAP)
+                || observations.stream().anyMatch(o -> o instanceof Observation.Twin twin && !twin.sameSymptom());
     }
 
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
@@ -104,7 +116,7 @@ public final class Diagnosis {
             double yes = ((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis)).yes();
             return (answer.yes() ? yes : 1 - yes) < CONTRADICTS;
         }
-        return likelihood(observation, hypothesis) <= LAMP_MISREAD;
+        return observation instanceof Observation.Lamp && likelihood(observation, hypothesis) <= LAMP_MISREAD;
     }
 
     private double[] posterior() {

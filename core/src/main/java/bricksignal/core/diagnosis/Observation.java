@@ -12,11 +12,20 @@ public sealed interface Observation {
      *
      * @param board the board the lamp is on
      * @param weights for each pattern how likely it was this one; they need not sum to one, the rest is "none of these"
+     * @param afterReset whether the power was cycled before anybody looked: the code of the failure may be gone
      */
-    record Lamp(String board, Map<LampPattern, Double> weights) implements Observation {
+    record Lamp(String board, Map<LampPattern, Double> weights, boolean afterReset) implements Observation {
         public Lamp {
             weights = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(weights));
         }
+    }
+
+    /**
+     * How another unit of the same site does at the same time.
+     *
+     * @param sameSymptom true if it fails alike, false if it runs well
+     */
+    record Twin(boolean sameSymptom) implements Observation {
     }
 
     /**

@@ -1,5 +1,6 @@
 package bricksignal.core.lamp;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -7,27 +8,21 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Reads tapped flashes by likelihood. Each pattern is a small hidden Markov chain over the flashes of its round (Rabiner,
- * 1989, the forward recursion): from one tap to the next the lamp goes one flash on, or two where a flash was missed, or
- * none where a tap was too many. Interval lengths are normal about the pattern's own, for a range of tempos and pauses,
- * because lamps differ and people tap late. The first tap may be any flash of the round.
+ * Reads what was seen of a board's lamps by likelihood. Each part of a pattern is a small hidden Markov chain over the
+ * flashes of its round (see {@link PartLikelihood}); flashes go to the part whose mark they carry, and the parts of one
+ * pattern multiply.
  */
 public final class LampDecoder {
 
-    private static final double MISSED = 0.03;
-    private static final double EXTRA = 0.01;
     private static final double NONE_PRIOR = 0.03;
-    private static final double JITTER_SECONDS = 0.08;
-    private static final double JITTER_SHARE = 0.06;
     private static final double SHORTEST_SECONDS = 0.05;
-    private static final double[] TEMPOS = {0.6, 0.7, 0.8, 0.9, 1, 1.12, 1.25, 1.4, 1.6};
-    private static final double[] PAUSES = {0.6, 0.8, 1, 1.3, 1.7};
+    private static final double STRANGER = 0.02;
 
     private LampDecoder() {
     }
 
     /**
-     * What the taps say.
+     * What a sighting says.
      *
      * @param weights for each pattern the probability that it was this one, all being equally likely before
      * @param none the probability that it was none of them; together they sum to one
@@ -50,16 +45,21 @@ public final class LampDecoder {
      * @throws IllegalArgumentException if no pattern blinks
      */
     public static Decoding decode(Taps taps, List<LampPattern> patterns) {
-        Set<LampPattern> blinking = new LinkedHashSet<>(patterns);
-        blinking.removeIf(pattern -> !pattern.blinks());
+        List<LampPattern> blinking = patterns.stream().filter(LampPattern::blinks).toList();
         if (blinking.isEmpty()) {
             throw new IllegalArgumentException("no pattern of this lamp blinks; there is nothing to tap");
         }
+        return decode(taps.sighting(), blinking);
+    }
+
+    /** Decodes a sighting against the patterns a lamp can show, at least one. */
+    public static Decoding decode(Sighting sighting, List<LampPattern> patterns) {
+        Set<LampPattern> distinct = new LinkedHashSet<>(patterns);
         Map<LampPattern, Double> logs = new LinkedHashMap<>();
-        for (LampPattern pattern : blinking) {
-            logs.put(pattern, logLikelihood(taps, pattern) + Math.log((1 - NONE_PRIOR) / blinking.size()));
+        for (LampPattern pattern : distinct) {
+            logs.put(pattern, logLikelihood(sighting, pattern) + Math.log((1 - NONE_PRIOR) / distinct.size()));
         }
-        double none = logNone(taps) + Math.log(NONE_PRIOR);
+        double none = logNone(sighting) + Math.log(NONE_PRIOR);
         double top = Math.max(none, logs.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow());
         double sum = Math.exp(none - top);
         for (double log : logs.values()) {
@@ -72,78 +72,51 @@ public final class LampDecoder {
         return new Decoding(weights, Math.exp(none - top) / sum);
     }
 
-    private static double logLikelihood(Taps taps, LampPattern pattern) {
-        boolean pauses = pattern.round().size() > 1;
-        double best = Double.NEGATIVE_INFINITY;
-        double sum = 0;
-        int count = 0;
-        for (double tempo : TEMPOS) {
-            for (double pause : pauses ? PAUSES : new double[] {1}) {
-                double log = logForward(taps.intervals(), periods(pattern, tempo, pause));
-                if (log > best) {
-                    sum = sum * Math.exp(best - log) + 1;
-                    best = log;
-                } else {
-                    sum += Math.exp(log - best);
-                }
-                count++;
-            }
-        }
-        return best + Math.log(sum / count);
-    }
-
-    private static double[] periods(LampPattern pattern, double tempo, double pause) {
-        List<LampPattern.Flash> round = pattern.round();
-        double[] periods = new double[round.size()];
-        for (int i = 0; i < periods.length; i++) {
-            boolean last = i == periods.length - 1 && periods.length > 1;
-            LampPattern.Flash flash = round.get(i);
-            periods[i] = last ? tempo * flash.litSeconds() + pause * flash.darkSeconds() : tempo * flash.period();
-        }
-        return periods;
-    }
-
-    private static double logForward(List<Double> intervals, double[] periods) {
-        int n = periods.length;
-        double[] at = new double[n];
-        java.util.Arrays.fill(at, 1.0 / n);
+    private static double logLikelihood(Sighting sighting, LampPattern pattern) {
         double log = 0;
-        for (double interval : intervals) {
-            double[] next = new double[n];
-            for (int i = 0; i < n; i++) {
-                int one = (i + 1) % n;
-                int two = (i + 2) % n;
-                next[one] += at[i] * (1 - MISSED - EXTRA) * normal(interval, periods[i]);
-                next[two] += at[i] * MISSED * normal(interval, periods[i] + periods[one]);
-                next[i] += at[i] * EXTRA * (interval < periods[i] ? 1 / periods[i] : 1e-6);
+        Set<String> expectedSteady = new LinkedHashSet<>();
+        List<Sighting.Seen> left = new ArrayList<>(sighting.flashes());
+        for (LampPart part : pattern.parts()) {
+            if (part.blinks()) {
+                List<Sighting.Seen> mine = belonging(sighting.flashes(), part, pattern.parts().size() == 1);
+                left.removeAll(mine);
+                log += PartLikelihood.log(mine, part, sighting.by());
+            } else if (part.kind() == LampPart.Kind.STEADY) {
+                expectedSteady.add(part.mark());
             }
-            double sum = 0;
-            for (double p : next) {
-                sum += p;
-            }
-            if (!(sum > 1e-300)) {
-                return Double.NEGATIVE_INFINITY;
-            }
-            for (int i = 0; i < n; i++) {
-                at[i] = next[i] / sum;
-            }
-            log += Math.log(sum);
         }
+        log += left.size() * Math.log(STRANGER) + (sighting.lightTold() ? steady(sighting.steady(), expectedSteady) : 0);
         return log;
     }
 
-    private static double normal(double interval, double expected) {
-        double sigma = JITTER_SECONDS + JITTER_SHARE * expected;
-        double z = (interval - expected) / sigma;
-        return Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI));
+    /** A flash without a mark may be of any lamp; in a pattern of several parts it goes to the first that blinks. */
+    private static List<Sighting.Seen> belonging(List<Sighting.Seen> flashes, LampPart part, boolean alone) {
+        Set<String> marks = part.marks();
+        return alone ? flashes : flashes.stream().filter(f -> f.mark().isEmpty() || marks.contains(f.mark())).toList();
+    }
+
+    /** Lamps that were seen lit all the time, against those that should be. A colour that nobody told fits any. */
+    private static double steady(Set<String> seen, Set<String> expected) {
+        double log = 0;
+        for (String mark : seen) {
+            boolean fits = expected.contains(mark) || mark.isEmpty() && !expected.isEmpty() || expected.contains("");
+            log += fits ? 0 : Math.log(STRANGER);
+        }
+        boolean missing = !expected.isEmpty() && seen.isEmpty();
+        return missing ? log + Math.log(STRANGER) : log;
     }
 
     /** Anything at all: intervals spread evenly over the logarithm from a twentieth of a second to a minute. */
-    private static double logNone(Taps taps) {
+    private static double logNone(Sighting sighting) {
         double width = Math.log(Taps.LONGEST_PAUSE_SECONDS / SHORTEST_SECONDS);
-        double log = 0;
-        for (double interval : taps.intervals()) {
-            log -= Math.log(Math.max(interval, SHORTEST_SECONDS) * width);
+        double log = Math.log(STRANGER) * sighting.steady().size();
+        List<Sighting.Seen> flashes = sighting.flashes();
+        for (int i = 0; i < flashes.size(); i++) {
+            if (i > 0) {
+                double interval = flashes.get(i).at() - flashes.get(i - 1).at();
+                log -= Math.log(Math.max(interval, SHORTEST_SECONDS) * width);
+            }
+            log += PartLikelihood.logAnyLength(flashes.get(i));
         }
         return log;
     }

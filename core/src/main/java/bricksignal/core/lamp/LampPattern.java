@@ -1,88 +1,77 @@
 package bricksignal.core.lamp;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
- * What a lamp does over and over. The times drive the lamp on the bench and are what the decoder expects of taps; they are
- * those people find easy to read (common practice), not those of any maker.
+ * What a board's lamps do over and over: one part for each lamp that does something of its own. The same grammar drives the
+ * bench lamp, reads taps and traces, and writes charts.
  *
- * @param kind the shape
- * @param count flashes in a group; 0 unless the kind is {@link Kind#FLASHES}
+ * <pre>
+ * off | steady | slow | fast | heartbeat | 4 flashes | 2 long 3 short        one lamp
+ * red 4 flashes | amber then red 2 flashes | green steady                    with a colour, or a colour that announces the count
+ * lamp 3 slow | lamps 2 4 steady                                             several lamps, by position from the left or the top
+ * green steady + red 2 flashes                                               several lamps that do different things
+ * display E4                                                                 letters and digits
+ * </pre>
+ *
+ * @param parts at least one
  */
-public record LampPattern(Kind kind, int count) {
+public record LampPattern(List<LampPart> parts) {
 
-    /** The shapes of this grammar. */
-    public enum Kind { OFF, STEADY, SLOW, FAST, HEARTBEAT, FLASHES }
-
-    public static final LampPattern OFF = new LampPattern(Kind.OFF, 0);
-    public static final LampPattern STEADY = new LampPattern(Kind.STEADY, 0);
-    public static final LampPattern SLOW = new LampPattern(Kind.SLOW, 0);
-    public static final LampPattern FAST = new LampPattern(Kind.FAST, 0);
-    public static final LampPattern HEARTBEAT = new LampPattern(Kind.HEARTBEAT, 0);
-
-    /** The largest group of flashes that a person still counts. */
-    public static final int MOST_FLASHES = 15;
+    public static final LampPattern OFF = parse("off");
+    public static final LampPattern STEADY = parse("steady");
+    public static final LampPattern SLOW = parse("slow");
+    public static final LampPattern FAST = parse("fast");
+    public static final LampPattern HEARTBEAT = parse("heartbeat");
 
     public LampPattern {
-        boolean flashes = kind == Kind.FLASHES;
-        if (flashes && (count < 1 || count > MOST_FLASHES) || !flashes && count != 0) {
-            throw new IllegalArgumentException("lamp pattern " + kind + " with " + count + " flashes; a group has 1 to "
-                    + MOST_FLASHES);
+        parts = List.copyOf(parts);
+        if (parts.isEmpty()) {
+            throw new IllegalArgumentException("a lamp pattern has at least one part");
         }
     }
 
     /** So many flashes and a pause. */
     public static LampPattern flashes(int count) {
-        return new LampPattern(Kind.FLASHES, count);
+        return parse(count + " flashes");
     }
 
     /**
-     * Reads {@code off}, {@code steady}, {@code slow}, {@code fast}, {@code heartbeat} or {@code 4 flashes}.
+     * Reads a pattern.
      *
-     * @throws IllegalArgumentException if the text is none of these
+     * @throws IllegalArgumentException if the text does not follow the grammar
      */
     public static LampPattern parse(String text) {
-        for (Kind kind : Kind.values()) {
-            if (kind != Kind.FLASHES && kind.name().equalsIgnoreCase(text.trim())) {
-                return new LampPattern(kind, 0);
-            }
+        List<LampPart> parts = new ArrayList<>();
+        for (String part : text.trim().split("\\s*\\+\\s*")) {
+            parts.add(LampPart.parse(part, text));
         }
-        String[] words = text.trim().split(" ");
-        if (words.length == 2 && words[0].matches("[0-9]{1,3}") && words[1].matches("flash(es)?")) {
-            return flashes(Integer.parseInt(words[0]));
-        }
-        throw new IllegalArgumentException("'" + text + "' is not a lamp pattern. Maybe one of off, steady, slow, fast, "
-                + "heartbeat, or a count such as '4 flashes'");
+        return new LampPattern(parts);
     }
 
     /** The text that {@link #parse} reads. */
     public String text() {
-        return kind == Kind.FLASHES ? count + (count == 1 ? " flash" : " flashes") : kind.name().toLowerCase(java.util.Locale.ROOT);
+        return String.join(" + ", parts.stream().map(LampPart::text).toList());
     }
 
-    /** True where the lamp goes on and off. */
+    /** True where some lamp goes on and off. */
     public boolean blinks() {
-        return kind != Kind.OFF && kind != Kind.STEADY;
+        return parts.stream().anyMatch(LampPart::blinks);
     }
 
-    /** The flashes of one round, each with the seconds it is lit and the seconds of dark after it; empty for off and steady. */
+    /** The flashes of one round of the first part that blinks; empty where none does. */
     public List<Flash> round() {
-        return switch (kind) {
-            case OFF, STEADY -> List.of();
-            case SLOW -> List.of(new Flash(1.0, 1.0));
-            case FAST -> List.of(new Flash(0.15, 0.15));
-            case HEARTBEAT -> List.of(new Flash(0.15, 0.15), new Flash(0.15, 0.85));
-            case FLASHES -> group();
-        };
+        return parts.stream().filter(LampPart::blinks).findFirst().map(LampPart::round).orElse(List.of());
     }
 
-    private List<Flash> group() {
-        List<Flash> flashes = new ArrayList<>();
-        for (int i = 1; i <= count; i++) {
-            flashes.add(new Flash(0.3, i < count ? 0.3 : 2.0));
-        }
-        return flashes;
+    /** The names by which its flashes are told apart: colour, position or both; one empty name for a plain lamp. */
+    public Set<String> marks() {
+        Set<String> marks = new LinkedHashSet<>();
+        parts.forEach(part -> marks.addAll(part.marks()));
+        return marks;
     }
 
     /**
@@ -90,8 +79,9 @@ public record LampPattern(Kind kind, int count) {
      *
      * @param litSeconds above 0
      * @param darkSeconds until the next flash, above 0
+     * @param mark colour, position or both; empty for a plain lamp
      */
-    public record Flash(double litSeconds, double darkSeconds) {
+    public record Flash(double litSeconds, double darkSeconds, String mark) {
 
         /** From the start of this flash to the start of the next. */
         public double period() {

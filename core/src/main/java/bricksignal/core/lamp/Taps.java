@@ -2,13 +2,16 @@ package bricksignal.core.lamp;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What a person tapped while watching a lamp: one tap for each flash.
  *
  * @param seconds the time of each tap, rising; 2 to {@link #MOST} taps, no pause of {@link #LONGEST_PAUSE_SECONDS} or more
+ * @param holds how long each tap was held, seconds at least 0; empty where it was not measured
+ * @param marks for each tap the colour or the position of the lamp; empty for a single lamp
  */
-public record Taps(List<Double> seconds) {
+public record Taps(List<Double> seconds, List<Double> holds, List<String> marks) {
 
     public static final int MOST = 500;
     public static final double LONGEST_PAUSE_SECONDS = 60;
@@ -16,6 +19,8 @@ public record Taps(List<Double> seconds) {
     /** @throws IllegalArgumentException if there are too few or too many taps, or their times do not make sense */
     public Taps {
         seconds = List.copyOf(seconds);
+        holds = List.copyOf(holds);
+        marks = List.copyOf(marks);
         if (seconds.size() < 2) {
             throw new IllegalArgumentException(seconds.size() + " tap says nothing of a pattern; tap along for at least two "
                     + "rounds, or choose the pattern from the list");
@@ -24,6 +29,22 @@ public record Taps(List<Double> seconds) {
             throw new IllegalArgumentException(seconds.size() + " taps are too many; at most " + MOST
                     + " are read, and two or three rounds are enough");
         }
+        if (!holds.isEmpty() && holds.size() != seconds.size() || !marks.isEmpty() && marks.size() != seconds.size()) {
+            throw new IllegalArgumentException("there are " + seconds.size() + " taps but " + holds.size() + " holds and "
+                    + marks.size() + " marks; give one for each tap or none");
+        }
+        times(seconds);
+        if (holds.stream().anyMatch(hold -> !(hold >= 0 && hold < LONGEST_PAUSE_SECONDS))) {
+            throw new IllegalArgumentException("a tap is held for 0 to " + LONGEST_PAUSE_SECONDS + " s, not " + holds);
+        }
+    }
+
+    /** Plain taps. */
+    public Taps(List<Double> seconds) {
+        this(seconds, List.of(), List.of());
+    }
+
+    private static void times(List<Double> seconds) {
         for (int i = 0; i < seconds.size(); i++) {
             if (!Double.isFinite(seconds.get(i))) {
                 throw new IllegalArgumentException("tap " + (i + 1) + " is at " + seconds.get(i) + " s; times are finite");
@@ -41,12 +62,13 @@ public record Taps(List<Double> seconds) {
         }
     }
 
-    /** The seconds from each tap to the next. */
-    public List<Double> intervals() {
-        List<Double> intervals = new ArrayList<>();
-        for (int i = 1; i < seconds.size(); i++) {
-            intervals.add(seconds.get(i) - seconds.get(i - 1));
+    /** What the taps say was seen. */
+    public Sighting sighting() {
+        List<Sighting.Seen> seen = new ArrayList<>();
+        for (int i = 0; i < seconds.size(); i++) {
+            seen.add(new Sighting.Seen(seconds.get(i), holds.isEmpty() ? Double.NaN : holds.get(i),
+                    marks.isEmpty() ? "" : marks.get(i)));
         }
-        return intervals;
+        return new Sighting(seen, Set.of(), false, Sighting.Observer.PERSON);
     }
 }

@@ -14,14 +14,21 @@ import java.util.List;
  * @param weight prior weight against the other faults, above 0
  * @param effects what it does to the machine; none for "nothing wrong now"
  * @param remedy what to do
+ * @param shared true where one cause makes all units of a site fail alike: supply, fuel, an add-on controller
+ * @param comesAndGoes prior weight of the same fault as one that comes and goes, at least 0
  */
-public record Fault(String id, String label, Kind kind, String part, double weight, List<Effect> effects, String remedy) {
+public record Fault(String id, String label, Kind kind, String part, double weight, List<Effect> effects, String remedy,
+        boolean shared, double comesAndGoes) {
 
     /** Sorts of cause. */
     public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
 
     public Fault {
         effects = List.copyOf(effects);
+        if (!(comesAndGoes >= 0)) {
+            throw new IllegalArgumentException("fault '" + id + "': comesAndGoes is " + comesAndGoes
+                    + "; it must be at least 0");
+        }
         if (!(weight > 0)) {
             throw new IllegalArgumentException("fault '" + id + "': weight is " + weight + "; it must be above 0");
         }

@@ -34,7 +34,11 @@ public sealed interface Test {
     }
 
     /** The sense or hand a check uses. */
-    enum Sense { LOOK, SMELL, HEAR, FEEL, RESEAT, TRY }
+    enum Sense {
+        LOOK, SMELL, HEAR, FEEL, RESEAT, TRY,
+        /** The part is changed against that of a twin that runs well: does the fault go with it. */
+        SWAP
+    }
 
     /**
      * A question with yes or no as the answer.

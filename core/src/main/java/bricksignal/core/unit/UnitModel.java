@@ -30,11 +30,15 @@ import java.util.function.Predicate;
  * @param faults what can be the matter
  * @param settings switches
  * @param cautions by safety class
+ * @param traits what can be seen of such a unit, by question: the answers that fit
+ * @param calls how a call is placed, the usual way first
+ * @param acceptance limits that the unit must keep after a repair
  */
 public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
         List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
         List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
-        List<Fault> faults, List<Setting> settings, Map<String, String> cautions) {
+        List<Fault> faults, List<Setting> settings, Map<String, String> cautions, Map<String, List<String>> traits,
+        List<CallAdvice> calls, List<Acceptance> acceptance) {
 
     /**
      * A plug.
@@ -69,6 +73,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
      */
     public record Setting(String id, String label, String parameter, String unit, Map<String, Double> options,
             String factory) {
+    }
+
+    /** The same unit with other charts on its doors. */
+    public UnitModel with(Map<String, Chart> otherCharts) {
+        return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
+                channels, otherCharts, parts, faults, settings, cautions, traits, calls, acceptance);
     }
 
     /**

@@ -83,7 +83,7 @@ class LampDecoderTest {
     @Test
     void pauseOfAMinuteIsRefused() {
         assertThatThrownBy(() -> new Taps(List.of(0.0, 1.0, 61.0))).hasMessageContaining("pause of 60 s before tap 3");
-        assertThat(new Taps(List.of(0.0, 59.9)).intervals()).hasSize(1);
+        assertThat(new Taps(List.of(0.0, 59.9)).sighting().flashes()).hasSize(2);
     }
 
     @Test

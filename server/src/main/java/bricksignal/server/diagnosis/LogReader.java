@@ -65,7 +65,7 @@ public class LogReader {
      */
     public @Nullable Observation observation(CompiledPack pack, Entry entry) {
         return switch (entry.kind()) {
-            case TAPS -> new Observation.Lamp(board(pack, entry), decode(pack, entry).weights());
+            case TAPS -> new Observation.Lamp(board(pack, entry), decode(pack, entry).weights(), false);
             case PATTERN -> pattern(pack, board(pack, entry), required("pattern", entry.pattern()));
             case READING -> reading(pack, entry);
             case ANSWER -> answer(pack, entry);
@@ -98,7 +98,7 @@ public class LogReader {
         Map<LampPattern, Double> weights = new LinkedHashMap<>();
         pack.model().chart(board).patterns().forEach(p -> weights.put(p, 0.0));
         weights.put(seen, 1.0);
-        return new Observation.Lamp(board, weights);
+        return new Observation.Lamp(board, weights, false);
     }
 
     private static Observation reading(CompiledPack pack, Entry entry) {

@@ -41,6 +41,7 @@ final class UnitState {
         this.solved = solved;
         this.closed = Positions.of(machine.circuit());
         values.putAll(machine.parameters());
+        values.putAll(machine.counters());
         machine.held().forEach((action, value) -> values.put("action." + action, value));
         machine.boards().forEach(board -> board.inputs().forEach(input -> inputs.put(input.id(), false)));
         machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
@@ -200,9 +201,8 @@ final class UnitState {
     /** Back to the first states, as without power; true if a region was elsewhere. */
     private boolean restart(Board board, double time) {
         boolean wasElsewhere = false;
-        if (board.equals(machine.boards().get(0))) {
-            values.putAll(machine.counters());
-        }
+        board.regions().forEach(region -> region.states().forEach(state -> state.transitions().forEach(way ->
+                way.sets().keySet().forEach(counter -> values.put(counter, machine.counters().get(counter))))));
         for (Region region : board.regions()) {
             wasElsewhere |= !region.initial().id().equals(states.put(region.id(), region.initial().id()));
             entered.put(region.id(), time);

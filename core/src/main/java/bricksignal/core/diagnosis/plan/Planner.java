@@ -48,7 +48,7 @@ public final class Planner {
         double now = repairs.expectedCost(belief, 1);
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : pack.tests()) {
-            if (!diagnosis.answered(test)) {
+            if (!diagnosis.answered(test) && diagnosis.possible(test)) {
                 Proposal proposal = weigh(test, belief, now, standing);
                 if (proposal.bits() > NEGLIGIBLE) {
                     proposals.add(proposal);

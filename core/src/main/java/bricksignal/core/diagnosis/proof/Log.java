@@ -40,7 +40,7 @@ final class Log {
     /** Tests of the pack of this kind, cheapest first, by id. */
     List<String> cheapest(Predicate<Test> kind) {
         CompiledPack pack = diagnosis.pack();
-        return pack.tests().stream().filter(kind)
+        return pack.tests().stream().filter(kind).filter(diagnosis::possible)
                 .sorted(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)))
                 .map(Test::id).toList();
     }

@@ -154,6 +154,9 @@ public final class ProofGate {
 
     private boolean alike(int a, int b) {
         for (Test test : pack.tests()) {
+            if (!diagnosis.possible(test)) {
+                continue;
+            }
             Outcomes outcomes = pack.outcomes(test);
             double common = 0;
             for (int k = 0; k < outcomes.count(); k++) {

@@ -1,0 +1,78 @@
+package bricksignal.core.lamp;
+
+import java.util.List;
+
+/**
+ * A recording of a lamp's brightness.
+ *
+ * @param seconds time of each sample, rising
+ * @param level brightness of the lamp, any unit
+ * @param around brightness beside the lamp in the same unit, or empty: with it a steady lamp is told from a dark one and a
+ *     change of the room's light does not matter
+ * @param colours red, green and blue of each sample, or empty: tells the colour of the flashes
+ * @param mark colour or position of the lamp as told by a person, or empty
+ */
+public record Trace(List<Double> seconds, List<Double> level, List<Double> around, List<Rgb> colours, String mark) {
+
+    public static final int MOST_SAMPLES = 20_000;
+    public static final double LONGEST_GAP_SECONDS = 0.6;
+    private static final int FEWEST_SAMPLES = 10;
+
+    /** A colour, each part from 0 to 255. */
+    public record Rgb(double red, double green, double blue) {
+    }
+
+    /** @throws IllegalArgumentException if the lists do not match, a time does not rise or a value is not finite */
+    public Trace {
+        seconds = List.copyOf(seconds);
+        level = List.copyOf(level);
+        around = List.copyOf(around);
+        colours = List.copyOf(colours);
+        if (seconds.size() < FEWEST_SAMPLES) {
+            throw new IllegalArgumentException(seconds.isEmpty() ? "the trace is empty; record the lamp for some seconds"
+                    : seconds.size() + " samples are too few to see a lamp blink; record it for some seconds");
+        }
+        if (seconds.size() > MOST_SAMPLES) {
+            throw new IllegalArgumentException(seconds.size() + " samples are too many; at most " + MOST_SAMPLES
+                    + " are read, and half a minute is enough");
+        }
+        if (level.size() != seconds.size() || !around.isEmpty() && around.size() != seconds.size()
+                || !colours.isEmpty() && colours.size() != seconds.size()) {
+            throw new IllegalArgumentException("times and brightness differ in number: " + seconds.size() + " and "
+                    + level.size() + "; each sample has both");
+        }
+        for (int i = 0; i < seconds.size(); i++) {
+            if (!Double.isFinite(seconds.get(i)) || !Double.isFinite(level.get(i))) {
+                throw new IllegalArgumentException("sample " + (i + 1) + " is not a number: " + seconds.get(i) + " s, "
+                        + level.get(i));
+            }
+            if (i > 0 && !(seconds.get(i) > seconds.get(i - 1))) {
+                throw new IllegalArgumentException("sample " + (i + 1) + " is at " + seconds.get(i) + " s, not later than the "
+                        + "one before it; times must rise");
+            }
+        }
+    }
+
+    /** The longest stretch without a gap of more than {@link #LONGEST_GAP_SECONDS}: what can be read. */
+    public Trace withoutGaps() {
+        int from = 0;
+        int bestFrom = 0;
+        int bestTo = 0;
+        for (int i = 1; i <= seconds.size(); i++) {
+            if (i == seconds.size() || seconds.get(i) - seconds.get(i - 1) > LONGEST_GAP_SECONDS) {
+                if (seconds.get(i - 1) - seconds.get(from) > seconds.get(Math.max(bestTo - 1, 0)) - seconds.get(bestFrom)
+                        || bestTo == 0) {
+                    bestFrom = from;
+                    bestTo = i;
+                }
+                from = i;
+            }
+        }
+        if (bestTo - bestFrom == seconds.size()) {
+            return this;
+        }
+        return new Trace(seconds.subList(bestFrom, bestTo), level.subList(bestFrom, bestTo),
+                around.isEmpty() ? around : around.subList(bestFrom, bestTo),
+                colours.isEmpty() ? colours : colours.subList(bestFrom, bestTo), mark);
+    }
+}

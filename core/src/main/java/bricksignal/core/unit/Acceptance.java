@@ -1,0 +1,25 @@
+package bricksignal.core.unit;
+
+/**
+ * A limit that the unit must keep after the repair.
+ *
+ * @param id its name
+ * @param label as told to a person
+ * @param test the reading that shows it, by id
+ * @param least lowest value that is accepted, in the unit of the reading
+ * @param most highest value that is accepted
+ */
+public record Acceptance(String id, String label, String test, double least, double most) {
+
+    public Acceptance {
+        if (!(least <= most)) {
+            throw new IllegalArgumentException("limit '" + id + "': least is " + least + " and most " + most
+                    + "; least must not be above most");
+        }
+    }
+
+    /** True if a value is accepted; an open reading only where the limit is open above. */
+    public boolean accepts(double value) {
+        return value >= least && value <= most;
+    }
+}

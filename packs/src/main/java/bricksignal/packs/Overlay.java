@@ -1,0 +1,20 @@
+package bricksignal.packs;
+
+import bricksignal.core.unit.UnitModel;
+import java.util.List;
+
+/**
+ * One real board over its family, as read: what the door and the diagram say of it.
+ *
+ * @param id its name
+ * @param family the pack it lies over
+ * @param title as people say it
+ * @param model the family's model with the overlay's labels, colours, timings, charts, fuses, values and settings
+ * @param notes what was kept but is worth knowing, such as a pattern that stands twice on a chart
+ */
+public record Overlay(String id, String family, String title, UnitModel model, List<PackProblem> notes) {
+
+    public Overlay {
+        notes = List.copyOf(notes);
+    }
+}

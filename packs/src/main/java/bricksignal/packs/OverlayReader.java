@@ -1,0 +1,188 @@
+package bricksignal.packs;
+
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Reads an overlay and lays it over its family: the pack's document is changed where the overlay says so and then read as any
+ * pack is, so that an overlay cannot make a unit that a pack could not. All problems of a step are told at once.
+ */
+public final class OverlayReader {
+
+    private final Section overlay;
+    private final UnitModel family;
+    private final Document pack;
+    private final ObjectNode changed;
+    private final List<PackProblem> problems;
+    private final List<PackProblem> notes = new ArrayList<>();
+
+    private OverlayReader(Section overlay, Document pack, List<PackProblem> problems) {
+        this.overlay = overlay;
+        this.pack = pack;
+        this.family = PackReader.read(pack);
+        this.changed = (ObjectNode) pack.root().deepCopy();
+        this.problems = problems;
+    }
+
+    /**
+     * The overlay of a text.
+     *
+     * @throws PackException if the text is not YAML, does not fit the schema, names a family that is not there, or something
+     *     that its family does not have
+     */
+    public static Overlay read(String yaml) {
+        Document document = Document.read(yaml, Document.Shape.OVERLAY);
+        List<PackProblem> problems = new ArrayList<>();
+        Section root = new Section(document, document.root(), "", problems);
+        String family = root.text("family");
+        if (!PackLibrary.ids().contains(family)) {
+            root.at("family").note("there is no family '" + family + "'", "Choose one of " + String.join(", ",
+                    PackLibrary.ids()) + ModelChecks.maybe(family, PackLibrary.ids()));
+            throw new PackException(problems);
+        }
+        Document pack = Document.read(PackLibrary.text(family), Document.Shape.PACK);
+        return new OverlayReader(root, pack, problems).laid();
+    }
+
+    private Overlay laid() {
+        values("timings", "parameters", "value");
+        values("labels", "points", "label");
+        values("colours", "points", "colour");
+        values("fuses", "circuit", "amps");
+        nominals();
+        settings();
+        Map<String, List<Chart.Generation>> generations = charts();
+        if (!problems.isEmpty()) {
+            throw new PackException(problems);
+        }
+        UnitModel model = PackReader.read(pack.with(changed));
+        Map<String, Chart> charts = new LinkedHashMap<>();
+        model.charts().forEach((board, chart) -> charts.put(board, generations.containsKey(board)
+                ? new Chart(chart.codes(), generations.get(board)) : chart));
+        return new Overlay(overlay.text("overlay"), family.id(), overlay.text("title"), model.with(charts), notes);
+    }
+
+    /** Entries of the overlay that each change one value of an entry of the pack. */
+    private void values(String from, String into, String key) {
+        Collection<String> known = known(into, key);
+        overlay.at(from).children().forEach((id, section) -> {
+            if (known.contains(id)) {
+                ((ObjectNode) changed.path(into).path(id)).set(key, section.node());
+            } else {
+                section.note("this family has no " + from.replaceAll("s$", "") + " '" + id + "' to change",
+                        "Take it out, or correct the name" + ModelChecks.maybe(id, known));
+            }
+        });
+    }
+
+    /** Fuses are those elements that have amperes, timings those parameters that are seconds. */
+    private Collection<String> known(String into, String key) {
+        Set<String> known = new LinkedHashSet<>();
+        changed.path(into).properties().forEach(entry -> {
+            boolean fits = switch (key) {
+                case "amps" -> entry.getValue().has("amps");
+                case "value" -> entry.getValue().path("unit").asString("").equals("s");
+                default -> true;
+            };
+            if (fits) {
+                known.add(entry.getKey());
+            }
+        });
+        return known;
+    }
+
+    private void nominals() {
+        overlay.at("nominals").children().forEach((id, section) -> {
+            if (!(changed.path("circuit").path(id) instanceof ObjectNode element)) {
+                section.note("this family has no element '" + id + "'", "Take it out, or correct the name"
+                        + ModelChecks.maybe(id, new ArrayList<>(changed.path("circuit").propertyNames())));
+                return;
+            }
+            String key = element.has("microfarads") ? "microfarads" : element.has("volts") ? "volts" : "ohms";
+            element.put(key, section.number("value", 0));
+            if (section.has("tolerance")) {
+                changed.path("readings").forEach(reading -> {
+                    Set<String> probes = Set.of(reading.path("black").asString("-"), reading.path("red").asString("+"));
+                    if (probes.equals(Set.of(element.path("a").asString("a"), element.path("b").asString("b")))) {
+                        ((ObjectNode) reading).put("tolerance", section.number("tolerance", 0));
+                    }
+                });
+            }
+        });
+    }
+
+    private void settings() {
+        overlay.at("settings").children().forEach((id, section) -> {
+            if (!(changed.path("settings").path(id) instanceof ObjectNode setting)) {
+                section.note("this family has no setting '" + id + "'", "Take it out, or correct the name"
+                        + ModelChecks.maybe(id, new ArrayList<>(changed.path("settings").propertyNames())));
+                return;
+            }
+            if (!section.at("options").children().containsKey(section.text("factory"))) {
+                section.at("factory").note("the factory position '" + section.text("factory") + "' is not among the options",
+                        "Add it, or name one of " + section.at("options").children().keySet());
+            }
+            setting.set("options", section.at("options").node());
+            setting.put("factory", section.text("factory"));
+            if (section.has("label")) {
+                setting.put("label", section.text("label"));
+            }
+        });
+    }
+
+    private Map<String, List<Chart.Generation>> charts() {
+        Map<String, List<Chart.Generation>> charts = new LinkedHashMap<>();
+        overlay.at("charts").children().forEach((board, section) -> {
+            if (!family.charts().containsKey(board)) {
+                section.note("this family has no lamp on a board '" + board + "'", "Name one of "
+                        + String.join(", ", family.charts().keySet()) + ModelChecks.maybe(board, family.charts().keySet()));
+                return;
+            }
+            List<Chart.Generation> generations = new ArrayList<>();
+            overlay.at("charts").items(board).forEach(generation -> generations.add(new Chart.Generation(
+                    generation.text("generation"), generation.number("weight", 1), codes(family.chart(board), generation))));
+            charts.put(board, generations);
+        });
+        return charts;
+    }
+
+    private List<Chart.Code> codes(Chart own, Section generation) {
+        Set<String> possible = new LinkedHashSet<>(own.codes().stream().map(Chart.Code::condition).toList());
+        Map<LampPattern, Section> seen = new LinkedHashMap<>();
+        List<Chart.Code> codes = new ArrayList<>();
+        generation.items("codes").forEach(code -> {
+            LampPattern pattern = code.at("pattern").attempt(() -> LampPattern.parse(code.text("pattern")));
+            if (pattern == null) {
+                return;
+            }
+            if (seen.putIfAbsent(pattern, code) != null) {
+                notes.add(code.at("pattern").problem("'" + pattern.text() + "' stands twice on this chart", "Both meanings are "
+                        + "kept, with equal weight"));
+            }
+            String condition = code.text("condition");
+            if (!code.has("condition") && !code.has("text")) {
+                code.note("this code says nothing", "Give a condition, or the words of the chart as 'text'");
+            } else if (!condition.isEmpty() && !Vocabulary.conditions().contains(condition)) {
+                code.at("condition").note("'" + condition + "' is not in the vocabulary", "Choose a condition, or keep the "
+                        + "words as 'text'" + ModelChecks.maybe(condition, Vocabulary.conditions()));
+            } else if (!condition.isEmpty() && !possible.contains(condition)) {
+                code.at("condition").note("a unit of this family cannot have the condition '" + condition + "'",
+                        "Choose one of " + String.join(", ", possible) + ", or keep the words as 'text'");
+            }
+            List<String> names = own.codes().stream().filter(c -> c.condition().equals(condition)).findFirst()
+                    .map(Chart.Code::names).orElse(List.of());
+            codes.add(new Chart.Code(pattern, condition, code.text("text"), names));
+        });
+        return codes;
+    }
+}
