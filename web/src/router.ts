@@ -7,6 +7,14 @@ export const router = createRouter({
     { path: '/login', component: () => import('./login/LoginView.vue'), meta: { title: 'Log in' } },
     { path: '/jobs', component: () => import('./jobs/JobsView.vue'), meta: { title: 'Jobs' } },
     { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: 'New job' } },
+    { path: '/identify', component: () => import('./identify/IdentifyView.vue'), meta: { title: 'Identify' } },
+    { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: 'Boards' } },
+    {
+      path: '/boards/:name',
+      component: () => import('./boards/BoardEditor.vue'),
+      props: true,
+      meta: { title: 'Board' },
+    },
     {
       path: '/visits/:id',
       component: () => import('./visit/VisitView.vue'),
@@ -15,6 +23,7 @@ export const router = createRouter({
       children: [
         { path: '', name: 'visit', component: () => import('./visit/VisitStart.vue') },
         { path: 'before', name: 'before', component: () => import('./visit/BeforePower.vue') },
+        { path: 'power', name: 'power', component: () => import('./visit/PowerView.vue') },
         { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },
         { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
       ],

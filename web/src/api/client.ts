@@ -15,6 +15,16 @@ export type Verdict = Schemas['VerdictView']
 export type Entry = Schemas['Entry']
 export type Site = Schemas['SiteView']
 export type Outcome = Schemas['Close']['outcome']
+export type LampReading = Schemas['LampView']
+export type NewTrace = Schemas['TraceData']
+export type Chain = Schemas['ChainView']
+export type Identified = Schemas['IdentifyView']
+export type Family = Schemas['FamilyView']
+export type Draft = Schemas['OverlayDraft']
+export type BoardRow = Schemas['OverlayRow']
+export type BoardView = Schemas['OverlayView']
+export type BoardCheck = Schemas['OverlayCheck']
+export type SiteUnit = Schemas['SiteUnitView']
 
 /** What the server says when it refuses; status 0 means that it was not reached. */
 export class Problem extends Error {
@@ -64,6 +74,34 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
     throw new Problem(result.response.status, problem?.detail ?? 'The server could not do this.', problem?.field)
   }
   return result.data as T
+}
+
+/** Sends a CSV file of a lamp's brightness to be read. */
+export async function sendCsv(file: File): Promise<Schemas['CsvView']> {
+  return answer<Schemas['CsvView']>(
+    fetch('/api/lamp/csv', {
+      method: 'POST',
+      headers: { 'Content-Type': 'text/csv', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+      body: file,
+    }).then(async (response) => {
+      const body: unknown = await response.json().catch(() => undefined)
+      return response.ok ? { data: body as Schemas['CsvView'], response } : { error: body, response }
+    }),
+  )
+}
+
+/** Sends a board's YAML text, as it was exported somewhere else. */
+export async function importBoard(yaml: string): Promise<Schemas['OverlayCheck']> {
+  return answer<Schemas['OverlayCheck']>(
+    fetch('/api/overlays/import', {
+      method: 'POST',
+      headers: { 'Content-Type': 'text/plain', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+      body: yaml,
+    }).then(async (response) => {
+      const body: unknown = await response.json().catch(() => undefined)
+      return response.ok ? { data: body as Schemas['OverlayCheck'], response } : { error: body, response }
+    }),
+  )
 }
 
 /** Logs in with a form, as the server's security expects. */

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type Site, type Visit } from '../api/client'
 import TopBar from '../common/TopBar.vue'
 
 const router = useRouter()
 const queries = useQueryClient()
 const sites = useQuery({ queryKey: ['sites'], queryFn: () => answer<Site[]>(api.GET('/api/sites')) })
-const siteId = ref('')
-const unitId = ref('')
+const route = useRoute()
+const siteId = ref(String(route.query.site ?? ''))
+const unitId = ref(String(route.query.unit ?? ''))
 const complaint = ref('')
 const problem = ref<Problem | null>(null)
 const site = computed(() => sites.data.value?.find((s) => s.id === siteId.value))
@@ -62,6 +63,12 @@ async function make() {
         <option value="" disabled>{{ site ? 'Choose a unit' : 'Choose the site first' }}</option>
         <option v-for="u in site?.units" :key="u.id" :value="u.id">{{ u.label }}, {{ u.location }}</option>
       </select>
+      <p class="soft m-0">
+        Not in the list?
+        <RouterLink :to="{ path: '/identify', query: { site: siteId || undefined } }" data-test="to-identify"
+          >Identify it by what you see</RouterLink
+        >
+      </p>
       <label for="complaint">Complaint, in the customer's words</label>
       <div class="quick">
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>

@@ -2,7 +2,10 @@
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
+import LampCamera from './LampCamera.vue'
+import LampFile from './LampFile.vue'
 import LampTap from './LampTap.vue'
+import TwinList from './TwinList.vue'
 import { percent } from './format'
 
 const { visit, add, problem } = useHandle()
@@ -13,9 +16,21 @@ const lamps = computed(() => diagnosis.value.unit.lamps)
 const chosen = ref('')
 const current = computed(() => lamps.value.find((l) => l.board === chosen.value) ?? lamps.value[0]!)
 const readOf = (board: string) =>
-  diagnosis.value.log.filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'PATTERN') && l.board === board).at(-1)
+  diagnosis.value.log
+    .filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'TRACE' || l.kind === 'PATTERN') && l.board === board)
+    .at(-1)
 const lamp = computed(() => readOf(current.value.board))
 const done = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'ANSWER'))
+type Way = 'tap' | 'camera' | 'file'
+const ways: { id: Way; label: string }[] = [
+  { id: 'tap', label: 'Tap it' },
+  { id: 'camera', label: 'Camera' },
+  { id: 'file', label: 'File' },
+]
+const way = ref<Way>('tap')
+const typedPattern = ref('')
+const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
+const reset = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'RESET').at(-1))
 const checks = computed(() => diagnosis.value.unit.checksBefore)
 </script>
 
@@ -25,6 +40,22 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.
     </p>
+    <div class="reset" data-test="reset">
+      <span id="q-reset">Was it reset, or the power cycled, before you came?</span>
+      <button
+        v-for="yes in [true, false]"
+        :key="String(yes)"
+        type="button"
+        class="key"
+        aria-describedby="q-reset"
+        :aria-pressed="reset?.found === (yes ? 'yes' : 'no')"
+        :disabled="closed"
+        @click="add({ kind: 'RESET', yes, supersedes: reset?.id })"
+      >
+        {{ yes ? 'Yes' : 'No' }}
+      </button>
+      <strong v-if="diagnosis.wasReset">Then no code does not mean no fault.</strong>
+    </div>
     <div class="two">
       <div>
         <div v-if="lamps.length > 1" class="lamps" role="group" aria-label="Which lamp">
@@ -54,26 +85,63 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
           </button>
         </section>
         <template v-else-if="!closed">
-          <LampTap :key="current.board" :board="current.board" />
+          <div class="ways" role="group" aria-label="How to read the lamp">
+            <button
+              v-for="w in ways"
+              :key="w.id"
+              type="button"
+              class="key"
+              :aria-pressed="way === w.id"
+              :data-test="`way-${w.id}`"
+              @click="way = w.id"
+            >
+              {{ w.label }}
+            </button>
+          </div>
+          <LampTap v-if="way === 'tap'" :key="current.board" :board="current.board" :marks="current.marks" />
+          <LampCamera v-else-if="way === 'camera'" :key="current.board" :board="current.board" :marks="current.marks" />
+          <LampFile v-else-if="way === 'file'" :key="current.board" :board="current.board" />
           <section aria-labelledby="choose-title" class="mt-4">
             <h2 id="choose-title" class="h5">Or choose what it shows</h2>
             <div class="patterns">
               <button
-                v-for="code in current.chart"
-                :key="code.pattern"
+                v-for="pattern in patterns"
+                :key="pattern"
                 type="button"
                 class="key"
-                @click="add({ kind: 'PATTERN', board: current.board, pattern: code.pattern })"
+                @click="add({ kind: 'PATTERN', board: current.board, pattern })"
               >
-                {{ code.pattern }}
+                {{ pattern }}
               </button>
             </div>
-            <p class="soft mt-2">This chart is invented for the demo. The chart on the door of the unit counts.</p>
+            <form class="typed" @submit.prevent="add({ kind: 'PATTERN', board: current.board, pattern: typedPattern })">
+              <label for="typed-pattern">Or type it: 4 flashes, red 2 flashes, 2 long 3 short, display E4</label>
+              <div class="d-flex gap-2">
+                <input id="typed-pattern" v-model="typedPattern" class="form-control field" required />
+                <button type="submit" class="key">That is it</button>
+              </div>
+            </form>
+            <p class="soft mt-2">
+              {{
+                visit!.board
+                  ? `Chart of the board ${visit!.board}.`
+                  : 'This chart is invented for the demo. The chart on the door of the unit counts.'
+              }}
+              <RouterLink
+                :to="{
+                  path: visit!.board ? `/boards/${visit!.board}` : '/boards/new',
+                  query: { family: visit!.family, unit: visit!.unitId, visit: visit!.job.id },
+                }"
+                data-test="to-board"
+                >{{ visit!.board ? 'Change it' : 'Type in the chart on the door' }}</RouterLink
+              >
+            </p>
             <p v-if="problem && problem.field === 'pattern'" class="problem" role="alert">{{ problem.message }}</p>
           </section>
         </template>
       </div>
       <section aria-labelledby="look-title">
+        <TwinList class="mb-4" />
         <h2 id="look-title" class="h5">Look, smell, listen</h2>
         <p class="soft">Most telling first. Skip what you cannot see.</p>
         <ul class="checks">
@@ -113,8 +181,8 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
         </ul>
       </section>
     </div>
-    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
-      >Go on to the work</RouterLink
+    <RouterLink class="key next onward" :to="{ name: 'power', params: route.params }" data-test="to-power"
+      >Go on to power and call</RouterLink
     >
   </main>
 </template>
@@ -164,6 +232,29 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
 .lamps [aria-pressed='true'] {
   border-width: 4px;
   background: var(--paper-2);
+}
+.ways {
+  display: flex;
+  gap: 6px;
+  margin-bottom: 0.75rem;
+}
+.ways .key {
+  flex: 1;
+}
+.ways [aria-pressed='true'],
+.reset [aria-pressed='true'] {
+  border-width: 4px;
+  background: var(--paper-2);
+}
+.reset {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  margin-bottom: 1.25rem;
+}
+.typed {
+  margin-top: 0.75rem;
 }
 .patterns {
   display: flex;

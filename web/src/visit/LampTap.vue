@@ -3,55 +3,106 @@ import { onKeyStroke, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 
-const props = defineProps<{ board: string }>()
+const props = defineProps<{ board: string; marks: string[] }>()
 const { add, problem } = useHandle()
 const MOST = 500
-const taps = ref<number[]>([])
+interface Tap {
+  at: number
+  until: number | null
+  mark: string
+}
+const taps = ref<Tap[]>([])
 const now = ref(0)
-const started = ref(0)
-const lit = ref(false)
+const pads = computed(() => (props.marks.length ? props.marks : ['']))
 useIntervalFn(() => (now.value = performance.now() / 1000), 60)
 
-const relative = computed(() => taps.value.map((t) => t - (taps.value[0] ?? 0)))
 const window = 12
 const shown = computed(() => {
-  const head = taps.value.length ? now.value - taps.value[0]! : 0
-  const from = Math.max(0, head - window)
-  return relative.value.filter((t) => t >= from).map((t) => ((t - from) / window) * 600)
+  const start = taps.value[0]?.at ?? 0
+  const from = Math.max(start, now.value - window)
+  const x = (t: number) => ((t - from) / window) * 600
+  return taps.value
+    .filter((t) => (t.until ?? now.value) >= from)
+    .map((t) => ({ mark: t.mark, x: x(t.at), width: Math.max(5, x(t.until ?? now.value) - x(t.at)) }))
 })
+const down = computed(() => taps.value.find((t) => t.until === null)?.mark)
 
-function tap() {
+function press(mark: string) {
+  release()
+  if (taps.value.length <= MOST) taps.value = [...taps.value, { at: performance.now() / 1000, until: null, mark }]
+}
+function release() {
   const at = performance.now() / 1000
-  if (taps.value.length === 0) started.value = at
-  if (taps.value.length < MOST + 1) taps.value = [...taps.value, at]
-  lit.value = true
-  setTimeout(() => (lit.value = false), 120)
+  if (taps.value.some((t) => t.until === null))
+    taps.value = taps.value.map((t) => (t.until === null ? { ...t, until: at } : t))
 }
 
 async function read() {
-  if (await add({ kind: 'TAPS', board: props.board, taps: relative.value.map((t) => Math.round(t * 1000) / 1000) }))
-    taps.value = []
+  release()
+  const start = taps.value[0]?.at ?? 0
+  const round = (t: number) => Math.round(t * 1000) / 1000
+  const entry = {
+    kind: 'TAPS' as const,
+    board: props.board,
+    taps: taps.value.map((t) => round(t.at - start)),
+    holds: taps.value.map((t) => round((t.until ?? t.at) - t.at)),
+    marks: props.marks.length ? taps.value.map((t) => t.mark) : undefined,
+  }
+  if (await add(entry)) taps.value = []
 }
 
-onKeyStroke(' ', (event) => {
-  if (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|A)$/.test(event.target.tagName)) return
-  if (event.target instanceof HTMLButtonElement && event.target.dataset.pad === undefined) return
+/** Space taps the first lamp, the digits the others. */
+function keyed(event: KeyboardEvent): string | undefined {
+  const target = event.target as HTMLElement
+  if (/^(INPUT|TEXTAREA|SELECT|A)$/.test(target.tagName)) return undefined
+  if (target instanceof HTMLButtonElement && target.dataset.pad === undefined) return undefined
+  return event.key === ' ' ? pads.value[0] : pads.value[Number(event.key) - 1]
+}
+onKeyStroke(true, (event) => {
+  const mark = keyed(event)
+  if (mark === undefined || event.ctrlKey || event.metaKey) return
   event.preventDefault()
-  if (!event.repeat) tap()
+  if (!event.repeat) press(mark)
 })
+onKeyStroke(
+  true,
+  (event) => {
+    if (keyed(event) !== undefined) release()
+  },
+  { eventName: 'keyup' },
+)
 </script>
 
 <template>
   <section aria-labelledby="tap-title">
-    <h2 id="tap-title" class="h5">Tap the lamp</h2>
-    <p class="soft">One tap for each flash, for two or three rounds. Thumb, or space bar.</p>
-    <button type="button" class="pad" :class="{ lit }" data-pad="lamp" data-test="tap" @pointerdown.prevent="tap">
-      <svg viewBox="0 0 600 60" preserveAspectRatio="none" aria-hidden="true">
-        <line x1="0" y1="55" x2="600" y2="55" stroke="currentColor" stroke-width="2" />
-        <line v-for="(x, i) in shown" :key="i" :x1="x" y1="10" :x2="x" y2="55" stroke="currentColor" stroke-width="5" />
-      </svg>
-      <span>{{ taps.length === 0 ? 'tap here with each flash' : `${taps.length} taps` }}</span>
-    </button>
+    <h2 id="tap-title" class="visually-hidden">Tap the lamp</h2>
+    <p class="soft">
+      One tap for each flash, for two or three rounds; hold it where the flash is long. Thumb, or
+      {{ pads.length > 1 ? 'space and the digits' : 'space bar' }}.
+    </p>
+    <div class="pads">
+      <button
+        v-for="(mark, i) in pads"
+        :key="mark"
+        type="button"
+        class="pad"
+        :class="{ lit: down === mark }"
+        :data-pad="mark || 'lamp'"
+        :data-test="i === 0 ? 'tap' : `tap-${i + 1}`"
+        @pointerdown.prevent="press(mark)"
+        @pointerup="release"
+        @pointerleave="release"
+        @contextmenu.prevent
+      >
+        <span v-if="mark">{{ /^\d/.test(mark) ? `lamp ${mark}` : mark }}</span>
+        <span v-else>{{ taps.length === 0 ? 'tap here with each flash' : `${taps.length} taps` }}</span>
+        <kbd v-if="pads.length > 1">{{ i === 0 ? 'space' : i + 1 }}</kbd>
+      </button>
+    </div>
+    <svg class="tape" viewBox="0 0 600 46" preserveAspectRatio="none" aria-hidden="true">
+      <line x1="0" y1="43" x2="600" y2="43" stroke="currentColor" stroke-width="2" />
+      <rect v-for="(t, i) in shown" :key="i" :x="t.x" y="8" :width="t.width" height="35" fill="currentColor" />
+    </svg>
     <p v-if="problem && problem.field === 'taps'" class="problem" role="alert">{{ problem.message }}</p>
     <div class="d-flex gap-2 mt-2">
       <button
@@ -61,7 +112,7 @@ onKeyStroke(' ', (event) => {
         data-test="read-lamp"
         @click="read"
       >
-        Read the lamp
+        Read {{ taps.length || '' }} taps
       </button>
       <button type="button" class="key" :disabled="taps.length === 0" @click="taps = []">Clear</button>
     </div>
@@ -69,25 +120,37 @@ onKeyStroke(' ', (event) => {
 </template>
 
 <style scoped lang="scss">
+.pads {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(8rem, 1fr));
+  gap: 6px;
+}
 .pad {
-  width: 100%;
-  min-height: 140px;
+  min-height: 110px;
   border: 2px solid var(--line);
   background: var(--paper-2);
   color: var(--ink);
   display: grid;
   place-items: center;
+  align-content: center;
+  gap: 0.5rem;
   font-weight: 700;
   font-size: 1.125rem;
-  touch-action: manipulation;
+  touch-action: none;
   user-select: none;
 }
 .pad.lit {
   background: var(--ink);
   color: var(--paper);
 }
-svg {
+.pad kbd {
+  background: none;
+  border: 1px solid currentColor;
+  color: inherit;
+}
+.tape {
   width: 100%;
-  height: 60px;
+  height: 46px;
+  margin-top: 6px;
 }
 </style>

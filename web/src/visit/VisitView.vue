@@ -37,8 +37,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <div v-if="handle.visit.value" class="visit">
     <nav class="steps no-print" aria-label="Steps of the visit">
       <RouterLink :to="{ name: 'before', params: { id } }">1 Before power</RouterLink>
-      <RouterLink :to="{ name: 'work', params: { id } }">2 Work</RouterLink>
-      <RouterLink :to="{ name: 'verdict', params: { id } }">3 Verdict</RouterLink>
+      <RouterLink :to="{ name: 'power', params: { id } }">2 Power and call</RouterLink>
+      <RouterLink :to="{ name: 'work', params: { id } }">3 Work</RouterLink>
+      <RouterLink :to="{ name: 'verdict', params: { id } }">4 Verdict</RouterLink>
       <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>

@@ -10,8 +10,13 @@ const COLOURS: Record<string, string> = {
   brown: '#7a4a21',
   purple: '#7a3fa0',
   gray: '#8a8f91',
+  pink: '#e58aa8',
+  tan: '#d2b48c',
 }
 
 export function conductorColour(name: string): string {
-  return COLOURS[name] ?? 'transparent'
+  return COLOURS[name.trim().toLowerCase()] ?? 'transparent'
 }
+
+/** Names that can be drawn, for typing a diagram in. */
+export const CONDUCTOR_COLOURS = Object.keys(COLOURS)

@@ -22,7 +22,7 @@ import org.springframework.security.web.SecurityFilterChain;
 class Security {
 
     private static final String[] FILES = {"/", "/index.html", "/assets/**", "/favicon.svg", "/login", "/jobs/**",
-        "/visits/**"};
+        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**"};
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Problems problems) throws Exception {

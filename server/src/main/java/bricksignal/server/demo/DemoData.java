@@ -32,6 +32,7 @@ public class DemoData implements ApplicationRunner {
     private static final String VEHICLE = "f3-vehicle";
     private static final String AIR_HANDLER = "f9-airhandler";
     private static final String MINI_SPLIT = "f12-minisplit";
+    private static final String ROOFTOP = "f14-rooftop";
 
     private final Accounts accounts;
     private final Sites sites;
@@ -74,6 +75,10 @@ public class DemoData implements ApplicationRunner {
         SiteUnit dairy = unit("Dairy", "Low Meadow, Little Skerrow", "Air handler, office", "above the office ceiling",
                 AIR_HANDLER);
         SiteUnit radio = unit("Radio booth", "Lighthouse Road, Skerrow", "Mini-split", "studio and north wall", MINI_SPLIT);
+        Site studio = sites.save(new Site(UUID.randomUUID(), "Glass-blowing studio", "Cannery Row 2, Holm"));
+        SiteUnit rooftop = on(studio, "Rooftop 1", "over the furnaces", ROOFTOP);
+        on(studio, "Rooftop 2", "over the shop", ROOFTOP);
+        on(studio, "Rooftop 3", "over the store", ROOFTOP);
         LocalDate today = LocalDate.now();
         job(ferry, ines, "No heat. Inducer starts, then nothing. Lamp blinks.", today);
         job(loft, ines, "No heat since last night, lamp is dark.", today);
@@ -82,6 +87,7 @@ public class DemoData implements ApplicationRunner {
         job(chandlery, tobin, "Blower does not stop.", today);
         job(van, ines, "Blower runs, clicks, no heat.", today);
         job(radio, ines, "Indoor unit blows warm, outdoor unit is dead.", today);
+        job(rooftop, ines, "Rooftop 1 is dead, lamp on the board is dark.", today);
         job(dairy, tobin, "No air at all.", today);
         visited(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)));
     }
@@ -93,6 +99,10 @@ public class DemoData implements ApplicationRunner {
     private SiteUnit unit(String name, String address, String label, String location,
             String pack) {
         Site site = sites.save(new Site(UUID.randomUUID(), name, address));
+        return on(site, label, location, pack);
+    }
+
+    private SiteUnit on(Site site, String label, String location, String pack) {
         return units.save(new SiteUnit(UUID.randomUUID(), site, label, location, pack));
     }
 
@@ -112,7 +122,6 @@ public class DemoData implements ApplicationRunner {
     private void entry(Visit visit, Evidence.Kind kind, @org.jspecify.annotations.Nullable String test,
             @org.jspecify.annotations.Nullable String reading, @org.jspecify.annotations.Nullable Boolean yes,
             @org.jspecify.annotations.Nullable String pattern) {
-        service.add("ines", visit.id(), new Entry(UUID.randomUUID(), kind, Instant.now(), null, test, null, null, null, null,
-                reading, yes, null, (List<Double>) null, pattern, null));
+        service.add("ines", visit.id(), Entry.of(kind, test, reading, yes, pattern));
     }
 }

@@ -14,6 +14,8 @@ import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.CallAdvice;
+import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Ladder;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
@@ -60,7 +62,9 @@ final class DiagnosisPage {
         return new DiagnosisView(unit(), findings.entries().stream().map(log::view).toList(), suspects(), advice.purpose(),
                 next, ask ? proposed.subList(1, proposed.size()) : proposed, verdict(advice.verdict()),
                 Strip.of(diagnosis), ladder(next), findings.changesLeftIn().stream()
-                .map(e -> new DiagnosisView.ChangeView(e.id(), String.valueOf(e.text()), e.madeAt())).toList(), diagnosis.contradictions().stream().map(log::what)
+                .map(e -> new DiagnosisView.ChangeView(e.id(), String.valueOf(e.text()), e.madeAt())).toList(),
+                findings.chains().stream().map(new ChainPage(diagnosis)::view).toList(), findings.wasReset(),
+                diagnosis.contradictions().stream().map(log::what)
                 .filter(what -> !what.isEmpty()).toList());
     }
 
@@ -73,12 +77,25 @@ final class DiagnosisPage {
                         pack.momentSeconds(m.id()), tests.afterCall(pack.momentSeconds(m.id())))).toList(),
                 BETWEEN_POINTS.stream().map(m -> new DiagnosisView.ModeView(m, Wording.mode(m), m.unit())).toList(),
                 checksBefore(), model.stages().stream().map(s -> new DiagnosisView.StageView(s.id(), s.label(), s.seen()))
-                .toList(), DEFER);
+                .toList(), model.calls().stream().map(this::call).toList(), DEFER);
     }
 
-    private DiagnosisView.LampView lamp(String board) {
-        return new DiagnosisView.LampView(board, model.boardLabel(board), model.chart(board).codes().stream()
-                .map(c -> new DiagnosisView.ChartView(c.pattern().text(), c.condition(), c.pattern().blinks())).toList());
+    private DiagnosisView.BoardLampView lamp(String board) {
+        Chart chart = model.chart(board);
+        List<String> marks = chart.patterns().stream().flatMap(p -> p.marks().stream()).filter(m -> !m.isEmpty()).distinct()
+                .toList();
+        return new DiagnosisView.BoardLampView(board, model.boardLabel(board), marks, chart.generations().stream()
+                .flatMap(g -> g.codes().stream().map(c -> new DiagnosisView.ChartView(c.pattern().text(), c.meaning(),
+                        c.pattern().blinks(), g.name()))).toList());
+    }
+
+    private DiagnosisView.CallView call(CallAdvice call) {
+        return new DiagnosisView.CallView(call.label(), point(call.from()), point(call.to()), call.order(), call.why(),
+                call.hold());
+    }
+
+    private @Nullable String point(String net) {
+        return net.isEmpty() ? null : model.point(net).label();
     }
 
     /** What is looked at, smelled and heard before the power is touched, most telling first. */

@@ -3,7 +3,9 @@ package bricksignal.server.diagnosis;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.Strip;
 import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.chain.ChainWalk;
 import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Ladder;
 import java.time.Instant;
@@ -24,28 +26,52 @@ import org.jspecify.annotations.Nullable;
  * @param strip the timing diagram
  * @param ladder the drawing at the moment of the next test
  * @param changes temporary changes that are in the unit now
+ * @param chains walks along supply and permission
+ * @param wasReset whether the power was cycled before anybody looked
  * @param repeats readings that the leading suspect explains only as a misread
  */
 public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> suspects, Advice.Purpose purpose,
         @Nullable TestView next, List<TestView> others, VerdictView verdict, Strip strip, List<RungView> ladder,
-        List<ChangeView> changes, List<String> repeats) {
+        List<ChangeView> changes, List<ChainView> chains, boolean wasReset, List<String> repeats) {
 
     /** A jumper, a held switch, a pulled connector that must come out again. */
     public record ChangeView(UUID id, String what, Instant since) {
     }
 
     /** The unit and what can be measured on it. */
-    public record UnitView(String pack, String title, String duty, List<LampView> lamps, List<PointView> points,
+    public record UnitView(String pack, String title, String duty, List<BoardLampView> lamps, List<PointView> points,
             List<MomentView> moments, List<ModeView> modes, List<TestView> checksBefore, List<StageView> stages,
-            String defer) {
+            List<CallView> calls, String defer) {
     }
 
-    /** A lamp and its chart. */
-    public record LampView(String board, String label, List<ChartView> chart) {
+    /** A lamp, by what its flashes differ, and its chart. */
+    public record BoardLampView(String board, String label, List<String> marks, List<ChartView> chart) {
     }
 
     /** A line of the chart on the door. */
-    public record ChartView(String pattern, String condition, boolean blinks) {
+    public record ChartView(String pattern, String condition, boolean blinks, String generation) {
+    }
+
+    /** How a call is placed on this board, and what must come out again. */
+    public record CallView(String label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
+            String hold) {
+    }
+
+    /**
+     * A walk along points in series with one probe fixed on common.
+     *
+     * @param interrupted probability that it is interrupted
+     * @param said where the voltage stops, as far as is known
+     * @param culprits what lies there
+     */
+    public record ChainView(String id, String label, String common, String commonLabel, MeterMode mode, String moment,
+            String momentLabel, double interrupted, boolean done, List<ChainPointView> points, String said,
+            List<String> culprits, List<String> cautions) {
+    }
+
+    /** A point of a chain. */
+    public record ChainPointView(String net, String label, String where, String colour, String sound, ChainWalk.Mark mark,
+            @Nullable String reading, boolean next) {
     }
 
     /** A point to probe. */

@@ -3,6 +3,7 @@ package bricksignal.server.diagnosis;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.chain.Chain;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.server.log.Entry;
 import bricksignal.server.log.Evidence;
@@ -13,8 +14,10 @@ import org.jspecify.annotations.Nullable;
  * What a log says: its entries with what each observed, the belief, the advice.
  *
  * @param entries in the order received, taken-back ones too
+ * @param chains the unit's series chains
+ * @param wasReset whether the power was cycled before anybody looked
  */
-public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice) {
+public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice, List<Chain> chains, boolean wasReset) {
 
     /**
      * One entry of the log.

@@ -1,6 +1,7 @@
 package bricksignal.server.diagnosis;
 
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.Wording;
@@ -28,10 +29,16 @@ final class LogPage {
     DiagnosisView.LogView view(Findings.Logged logged) {
         Entry entry = logged.entry();
         Observation observation = logged.observation();
-        List<DiagnosisView.WeightView> lamp = entry.kind() == Evidence.Kind.TAPS ? weights(entry) : List.of();
+        boolean recorded = entry.kind() == Evidence.Kind.TAPS || entry.kind() == Evidence.Kind.TRACE;
+        List<DiagnosisView.WeightView> lamp = recorded ? weights(entry) : List.of();
         String what = switch (entry.kind()) {
             case TAPS -> lamp(entry) + " tapped, " + (entry.taps() == null ? 0 : entry.taps().size()) + " taps";
+            case TRACE -> lamp(entry) + " recorded, "
+                    + Math.round(entry.trace() == null ? 0 : entry.trace().seconds().get(entry.trace().seconds().size() - 1)
+                    - entry.trace().seconds().get(0)) + " s";
             case PATTERN -> lamp(entry) + " as found";
+            case RESET -> "Was the power cycled before";
+            case TWIN -> "Another unit here fails alike";
             case NOTE -> "Note";
             case CHANGE_IN -> "Temporary change put in";
             case CHANGE_OUT -> "Temporary change taken out";
@@ -39,9 +46,10 @@ final class LogPage {
             case READING, ANSWER -> what(observation);
         };
         String found = switch (entry.kind()) {
-            case TAPS -> lamp.isEmpty() ? "" : lamp.get(0).pattern() + " (" + Math.round(100 * lamp.get(0).weight()) + " %)";
+            case TAPS, TRACE -> lamp.isEmpty() ? "" : lamp.get(0).pattern() + " (" + Math.round(100 * lamp.get(0).weight()) + " %)";
             case PATTERN -> String.valueOf(entry.pattern());
             case NOTE, CHANGE_IN -> String.valueOf(entry.text());
+            case RESET, TWIN -> Boolean.TRUE.equals(entry.yes()) ? "yes" : entry.kind() == Evidence.Kind.TWIN ? "no, it runs well" : "no";
             case TAKE_BACK, CHANGE_OUT -> "";
             case READING, ANSWER -> found(observation);
         };
@@ -70,7 +78,7 @@ final class LogPage {
     /** What a sound unit would have shown. */
     private String explanation(@org.jspecify.annotations.Nullable Observation observation) {
         if (observation instanceof Observation.Reading reading) {
-            return "sound: " + sound(reading.test());
+            return Judgement.of(diagnosis.pack(), reading).words();
         }
         if (observation instanceof Observation.Answer answer) {
             return "sound: " + sound(answer.test());
@@ -88,8 +96,11 @@ final class LogPage {
     }
 
     private List<DiagnosisView.WeightView> weights(Entry entry) {
-        String board = LogReader.board(diagnosis.pack(), entry);
-        LampDecoder.Decoding decoding = LogReader.decode(diagnosis.pack(), entry);
+        return weights(LogReader.board(diagnosis.pack(), entry), LampReading.of(diagnosis.pack(), entry).decoding());
+    }
+
+    /** The likeliest patterns of a board's lamp, and none of them. */
+    List<DiagnosisView.WeightView> weights(String board, LampDecoder.Decoding decoding) {
         List<DiagnosisView.WeightView> weights = new java.util.ArrayList<>();
         decoding.weights().forEach((pattern, weight) -> weights.add(new DiagnosisView.WeightView(pattern.text(),
                 condition(board, pattern), weight)));
@@ -105,6 +116,7 @@ final class LogPage {
     }
 
     private String condition(String board, LampPattern pattern) {
-        return model.chart(board).code(pattern).map(Chart.Code::condition).orElse("not on this chart");
+        return model.chart(board).meanings(pattern).stream().map(Chart.Code::meaning).distinct()
+                .reduce((a, b) -> a + ", or " + b).orElse("not on this chart");
     }
 }

@@ -44,18 +44,21 @@ public class LogReader {
         List<Findings.Logged> entries = new ArrayList<>();
         List<Observation> observations = new ArrayList<>();
         Setup standing = Setup.AS_IT_IS;
+        boolean wasReset = wasReset(log, superseded);
+        Set<UUID> oldTwins = oldTwins(log, superseded);
         for (Evidence evidence : log) {
             Entry entry = json.readValue(evidence.content(), Entry.class);
             Observation observation = observation(ready.pack(), entry);
-            boolean counts = !superseded.contains(evidence.id());
+            boolean counts = !superseded.contains(evidence.id()) && !oldTwins.contains(evidence.id());
             entries.add(new Findings.Logged(entry, observation, counts));
             if (observation != null && counts) {
-                observations.add(observation);
+                observations.add(wasReset && observation instanceof Observation.Lamp lamp
+                        ? new Observation.Lamp(lamp.board(), lamp.weights(), true) : observation);
                 standing = observation instanceof Observation.Reading reading ? TestCost.after(reading.test()) : standing;
             }
         }
         Diagnosis diagnosis = Diagnosis.of(ready.pack(), observations);
-        return new Findings(entries, diagnosis, Advice.of(diagnosis, ready.planner(), standing));
+        return new Findings(entries, diagnosis, Advice.of(diagnosis, ready.planner(), standing), ready.chains(), wasReset);
     }
 
     /**
@@ -65,7 +68,8 @@ public class LogReader {
      */
     public @Nullable Observation observation(CompiledPack pack, Entry entry) {
         return switch (entry.kind()) {
-            case TAPS -> new Observation.Lamp(board(pack, entry), decode(pack, entry).weights(), false);
+            case TAPS, TRACE -> new Observation.Lamp(board(pack, entry), LampReading.of(pack, entry).decoding().weights(),
+                    false);
             case PATTERN -> pattern(pack, board(pack, entry), required("pattern", entry.pattern()));
             case READING -> reading(pack, entry);
             case ANSWER -> answer(pack, entry);
@@ -73,14 +77,47 @@ public class LogReader {
                 required("text", entry.text());
                 yield null;
             }
+            case TWIN -> {
+                if (entry.unit() == null) {
+                    throw new BadInput("unit", "Say which unit.");
+                }
+                yield new Observation.Twin(answered(entry));
+            }
+            case RESET -> {
+                answered(entry);
+                yield null;
+            }
             case TAKE_BACK, CHANGE_OUT -> null;
         };
     }
 
-    /** What taps say against the chart. */
-    static LampDecoder.Decoding decode(CompiledPack pack, Entry entry) {
-        return field("taps", () -> LampDecoder.decode(new Taps(entry.taps() == null ? List.of() : entry.taps()),
-                pack.model().chart(board(pack, entry)).patterns()));
+    /** The last of a kind that counts says whether the power was cycled before anybody looked. */
+    private boolean wasReset(List<Evidence> log, Set<UUID> superseded) {
+        return log.stream().filter(e -> e.kind() == Evidence.Kind.RESET && !superseded.contains(e.id()))
+                .reduce((first, last) -> last).map(e -> Boolean.TRUE.equals(json.readValue(e.content(), Entry.class).yes()))
+                .orElse(false);
+    }
+
+    /** What was said of a twin before the last time. */
+    private Set<UUID> oldTwins(List<Evidence> log, Set<UUID> superseded) {
+        Map<UUID, UUID> lastOfTwin = new LinkedHashMap<>();
+        Set<UUID> old = new HashSet<>();
+        for (Evidence evidence : log) {
+            if (evidence.kind() == Evidence.Kind.TWIN && !superseded.contains(evidence.id())) {
+                UUID before = lastOfTwin.put(json.readValue(evidence.content(), Entry.class).unit(), evidence.id());
+                if (before != null) {
+                    old.add(before);
+                }
+            }
+        }
+        return old;
+    }
+
+    private static boolean answered(Entry entry) {
+        if (entry.yes() == null) {
+            throw new BadInput("yes", "Answer yes or no.");
+        }
+        return entry.yes();
     }
 
     /** The board whose lamp an entry is about. */
@@ -143,10 +180,7 @@ public class LogReader {
         if (!(test instanceof Test.Check check)) {
             throw new BadInput("test", "'" + entry.test() + "' is a reading; type the number.");
         }
-        if (entry.yes() == null) {
-            throw new BadInput("yes", "Answer yes or no.");
-        }
-        return new Observation.Answer(check, entry.yes());
+        return new Observation.Answer(check, answered(entry));
     }
 
     /** What has been taken back or replaced; an entry that was itself taken back supersedes nothing. */
@@ -168,7 +202,7 @@ public class LogReader {
         return value;
     }
 
-    private static <T> T field(String field, java.util.function.Supplier<T> action) {
+    static <T> T field(String field, java.util.function.Supplier<T> action) {
         try {
             return action.get();
         } catch (IllegalArgumentException refused) {

@@ -19,7 +19,9 @@ import org.springframework.data.domain.Persistable;
 public class Evidence implements Persistable<UUID> {
 
     /** What kind of entry. A temporary change is put in and later taken out; both stay in the log. */
-    public enum Kind { TAPS, PATTERN, READING, ANSWER, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK }
+    public enum Kind {
+        TAPS, TRACE, PATTERN, RESET, READING, ANSWER, TWIN, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK
+    }
 
     @Id
     private UUID id;

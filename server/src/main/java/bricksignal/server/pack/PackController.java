@@ -36,6 +36,13 @@ class PackController {
         return packs.models().stream().map(m -> new PackView(m.id(), m.title(), m.duty())).toList();
     }
 
+    /** What of a family can be typed in for one real board. */
+    @GetMapping("/api/packs/{id}/family")
+    FamilyView family(@PathVariable String id) {
+        return packs.models().stream().filter(m -> m.id().equals(id)).findFirst().map(FamilyView::of)
+                .orElseThrow(() -> new NotHere("There is no pack '" + id + "'."));
+    }
+
     @GetMapping(value = "/api/packs/{id}.yaml", produces = MediaType.TEXT_PLAIN_VALUE)
     String text(@PathVariable String id) {
         if (packs.models().stream().noneMatch(m -> m.id().equals(id))) {

@@ -2,32 +2,56 @@ package bricksignal.server.pack;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.chain.Chain;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.OverlayReader;
 import bricksignal.packs.PackLibrary;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 
-/** The packs, compiled when first needed. */
+/** The packs, and what lies over them, compiled when first needed. */
 @Service
 public class Packs {
 
-    private final PackLibrary library = PackLibrary.load();
-    private final Map<String, Ready> ready = new ConcurrentHashMap<>();
+    private static final int MOST_KEPT = 40;
 
-    /** A compiled pack and its planner. */
-    public record Ready(CompiledPack pack, Planner planner) {
+    private final PackLibrary library = PackLibrary.load();
+    private final Map<String, Ready> ready = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Ready> eldest) {
+            return size() > MOST_KEPT;
+        }
+    });
+
+    /** A compiled pack with its planner and its chains. */
+    public record Ready(CompiledPack pack, Planner planner, List<Chain> chains) {
+
+        static Ready of(UnitModel model) {
+            CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
+            return new Ready(pack, Planner.of(pack, Policy.defaults()), Chain.of(pack));
+        }
     }
 
     /** The pack of that name, compiled. */
     public Ready ready(String id) {
-        return ready.computeIfAbsent(id, asked -> {
-            CompiledPack pack = CompiledPack.of(library.model(asked), ErrorModel.defaults());
-            return new Ready(pack, Planner.of(pack, Policy.defaults()));
-        });
+        return ready.computeIfAbsent(id, asked -> Ready.of(library.model(asked)));
+    }
+
+    /**
+     * A pack with an overlay over it, compiled.
+     *
+     * @param version what names the overlay and its version
+     * @param yaml its text
+     */
+    public Ready ready(String version, String yaml) {
+        return ready.computeIfAbsent(version, asked -> Ready.of(OverlayReader.read(yaml).model()));
     }
 
     public List<UnitModel> models() {

@@ -1,11 +1,13 @@
 package bricksignal.server.site;
 
+import bricksignal.server.overlay.BoardOverlay;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** One unit on a site. */
 @Entity
@@ -20,6 +22,9 @@ public class SiteUnit {
     private String label;
     private String location;
     private String pack;
+    @ManyToOne
+    @JoinColumn(name = "overlay_id")
+    private @Nullable BoardOverlay overlay;
 
     protected SiteUnit() {
     }
@@ -46,6 +51,16 @@ public class SiteUnit {
 
     public String location() {
         return location;
+    }
+
+    /** The real board's overlay, or null where the family is used as it is. */
+    public @Nullable BoardOverlay overlay() {
+        return overlay;
+    }
+
+    /** Says which real board it has. */
+    public void follow(@Nullable BoardOverlay board) {
+        overlay = board;
     }
 
     /** The unit model it follows, by id. */

@@ -8,6 +8,9 @@ import org.springframework.data.jpa.repository.Query;
 /** The units on sites. */
 public interface SiteUnits extends JpaRepository<SiteUnit, UUID> {
 
-    @Query("select u from SiteUnit u join fetch u.site order by u.site.name, u.label")
+    @Query("select u from SiteUnit u join fetch u.site left join fetch u.overlay order by u.site.name, u.label")
     List<SiteUnit> all();
+
+    @Query("select u from SiteUnit u join fetch u.site where u.site.id = :site order by u.label")
+    List<SiteUnit> on(UUID site);
 }

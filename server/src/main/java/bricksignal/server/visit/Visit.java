@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.server.account.Account;
+import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.site.SiteUnit;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -47,6 +48,9 @@ public class Visit {
     private @Nullable Outcome outcome;
     private @Nullable String decided;
     private @Nullable String verdict;
+    @ManyToOne(fetch = FetchType.LAZY)
+    @JoinColumn(name = "overlay_version_id")
+    private @Nullable OverlayVersion overlayVersion;
 
     protected Visit() {
     }
@@ -66,8 +70,10 @@ public class Visit {
         }
     }
 
-    /** Closes the visit for good. */
-    public void close(Instant when, Outcome how, String whatWasDecided, String lastVerdict) {
+    /** Closes the visit for good, with the board as it was known then. */
+    public void close(Instant when, Outcome how, String whatWasDecided, String lastVerdict,
+            @Nullable OverlayVersion lastBoard) {
+        overlayVersion = lastBoard;
         open(when);
         closedAt = when;
         outcome = how;
@@ -117,6 +123,11 @@ public class Visit {
 
     public @Nullable String decided() {
         return decided;
+    }
+
+    /** The board's overlay as it stood when the visit was closed. */
+    public @Nullable OverlayVersion overlayVersion() {
+        return overlayVersion;
     }
 
     /** The verdict as it stood when the visit was closed. */

@@ -1,11 +1,18 @@
 package bricksignal.server.visit;
 
 import bricksignal.server.diagnosis.DiagnosisView;
+import bricksignal.server.diagnosis.Findings;
+import bricksignal.server.diagnosis.LampView;
 import bricksignal.server.log.Entry;
+import bricksignal.server.log.Evidence;
+import bricksignal.server.overlay.BoardOverlay;
+import bricksignal.server.site.SiteUnit;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import io.swagger.v3.oas.annotations.Parameter;
+import java.io.Reader;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -52,7 +59,16 @@ class VisitController {
 
     /** A visit with all that its page shows. */
     record VisitView(JobView job, @Nullable Instant openedAt, @Nullable Instant closedAt, Visit.@Nullable Outcome outcome,
-            @Nullable String decided, List<JobView> earlier, DiagnosisView diagnosis) {
+            @Nullable String decided, List<JobView> earlier, UUID unitId, String family, @Nullable String board, List<TwinView> twins,
+            DiagnosisView diagnosis) {
+    }
+
+    /** Another unit of the site; same is whether it fails alike, absent where nobody looked. */
+    record TwinView(UUID id, String label, String location, @Nullable Boolean same) {
+    }
+
+    /** A CSV file as it was read. */
+    record CsvView(Entry.TraceData trace, List<String> notes) {
     }
 
     /** A new job. */
@@ -86,6 +102,19 @@ class VisitController {
         return view(service.read(principal.getName(), id));
     }
 
+    /** A lamp as recorded, read; nothing is kept. */
+    @PostMapping("/api/visits/{id}/lamp")
+    LampView previewLamp(Principal principal, @PathVariable UUID id, @Valid @RequestBody Entry entry) {
+        return service.previewLamp(principal.getName(), id, entry);
+    }
+
+    /** A CSV file of a lamp's brightness, read row by row as far as it can be used; nothing is kept. */
+    @PostMapping(value = "/api/lamp/csv", consumes = "text/csv")
+    CsvView csv(@Parameter(hidden = true) Reader file) {
+        TraceCsv read = TraceCsv.read(file);
+        return new CsvView(read.trace(), read.notes());
+    }
+
     @PostMapping("/api/visits/{id}/close")
     VisitView close(Principal principal, @PathVariable UUID id, @Valid @RequestBody Close close) {
         service.close(principal.getName(), id, close.outcome(), close.decided());
@@ -94,7 +123,15 @@ class VisitController {
 
     private static VisitView view(VisitService.Opened opened) {
         Visit v = opened.visit();
+        BoardOverlay overlay = v.unit().overlay();
         return new VisitView(JobView.of(v), v.openedAt(), v.closedAt(), v.outcome(), v.decided(),
-                opened.earlier().stream().map(JobView::of).toList(), DiagnosisView.of(opened.findings()));
+                opened.earlier().stream().map(JobView::of).toList(), v.unit().id(), v.unit().pack(), overlay == null ? null : overlay.name(),
+                opened.twins().stream().map(t -> twin(t, opened.findings())).toList(), DiagnosisView.of(opened.findings()));
+    }
+
+    private static TwinView twin(SiteUnit unit, Findings findings) {
+        Boolean same = findings.entries().stream().filter(e -> e.counts() && e.entry().kind() == Evidence.Kind.TWIN
+                && unit.id().equals(e.entry().unit())).reduce((a, b) -> b).map(e -> e.entry().yes()).orElse(null);
+        return new TwinView(unit.id(), unit.label(), unit.location(), same);
     }
 }

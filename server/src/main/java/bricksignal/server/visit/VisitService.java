@@ -3,14 +3,19 @@ package bricksignal.server.visit;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.diagnosis.Findings;
+import bricksignal.server.diagnosis.LampView;
 import bricksignal.server.diagnosis.LogReader;
 import bricksignal.server.log.Entry;
 import bricksignal.server.log.Evidence;
 import bricksignal.server.log.EvidenceLog;
+import bricksignal.server.overlay.BoardOverlay;
+import bricksignal.server.overlay.OverlayVersion;
+import bricksignal.server.overlay.OverlayVersions;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
+import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
 import java.time.Clock;
@@ -18,6 +23,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -32,22 +38,26 @@ public class VisitService {
     private final SiteUnits units;
     private final LogReader reader;
     private final Packs packs;
+    private final SiteService sites;
+    private final OverlayVersions overlays;
     private final JsonMapper json;
     private final Clock clock = Clock.systemUTC();
 
     VisitService(Visits visits, EvidenceLog log, Accounts accounts, SiteUnits units, LogReader reader, Packs packs,
-            JsonMapper json) {
+            SiteService sites, OverlayVersions overlays, JsonMapper json) {
         this.visits = visits;
         this.log = log;
         this.accounts = accounts;
         this.units = units;
         this.reader = reader;
         this.packs = packs;
+        this.sites = sites;
+        this.overlays = overlays;
         this.json = json;
     }
 
     /** A visit with what its log says. */
-    public record Opened(Visit visit, Findings findings, List<Visit> earlier) {
+    public record Opened(Visit visit, Findings findings, List<Visit> earlier, List<SiteUnit> twins) {
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
@@ -70,7 +80,7 @@ public class VisitService {
     public Opened read(String login, UUID id) {
         Visit visit = own(accounts.ofSession(login), visits.whole(id).orElse(null));
         List<Visit> earlier = visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(id)).toList();
-        return new Opened(visit, findings(visit), earlier);
+        return new Opened(visit, findings(visit), earlier, sites.twinsOf(visit.unit()));
     }
 
     /** Adds an entry. An entry that is there already is left as it is. */
@@ -87,7 +97,7 @@ public class VisitService {
         }
         mustBeOpen(visit);
         Entry whole = superseded(visitId, entry).map(entry::where).orElse(entry);
-        reader.observation(packs.ready(visit.unit().pack()).pack(), whole);
+        reader.observation(ready(visit).pack(), whole);
         log.save(new Evidence(entry.id(), visitId, account.id(), entry.kind(), json.writeValueAsString(whole),
                 entry.supersedes(), entry.madeAt()));
         visit.open(entry.madeAt());
@@ -106,11 +116,28 @@ public class VisitService {
             throw new Conflict("Still in the unit: " + String.join(", ", findings.changesLeftIn().stream()
                     .map(Entry::text).toList()) + ". Take it out and say so; then the visit can be closed as fixed.");
         }
-        visit.close(clock.instant(), outcome, decided.trim(), findings.verdictInWords());
+        visit.close(clock.instant(), outcome, decided.trim(), findings.verdictInWords(), board(visit));
     }
 
     private Findings findings(Visit visit) {
-        return reader.findings(packs.ready(visit.unit().pack()), log.of(visit.id()));
+        return reader.findings(ready(visit), log.of(visit.id()));
+    }
+
+    /** A lamp as recorded, read against the board's chart; nothing is kept. */
+    @Transactional(readOnly = true)
+    public LampView previewLamp(String login, UUID visitId, Entry entry) {
+        return LampView.of(ready(own(accounts.ofSession(login), visits.whole(visitId).orElse(null))), entry);
+    }
+
+    /** The model of a visit's unit: a closed visit keeps the version of its board that it was closed with. */
+    private Packs.Ready ready(Visit visit) {
+        OverlayVersion board = board(visit);
+        return board == null ? packs.ready(visit.unit().pack()) : packs.ready(board.id().toString(), board.content());
+    }
+
+    private @Nullable OverlayVersion board(Visit visit) {
+        BoardOverlay overlay = visit.unit().overlay();
+        return visit.closed() ? visit.overlayVersion() : overlay == null ? null : overlays.newestOf(overlay.id()).orElse(null);
     }
 
     /** The entry that this one takes back or corrects; it must be in the same log. */

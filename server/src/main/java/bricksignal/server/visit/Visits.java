@@ -12,7 +12,8 @@ import org.springframework.data.jpa.repository.Query;
 /** The visits. */
 public interface Visits extends JpaRepository<Visit, UUID> {
 
-    String WITH_ALL = "select v from Visit v join fetch v.unit u join fetch u.site join fetch v.technician t ";
+    String WITH_ALL = "select v from Visit v join fetch v.unit u join fetch u.site left join fetch u.overlay "
+            + "left join fetch v.overlayVersion join fetch v.technician t ";
 
     @Query(WITH_ALL + "where v.id = :id")
     Optional<Visit> whole(UUID id);

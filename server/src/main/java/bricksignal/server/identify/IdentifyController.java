@@ -1,0 +1,77 @@
+package bricksignal.server.identify;
+
+import bricksignal.core.identify.Identification;
+import bricksignal.core.identify.Question;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.Vocabulary;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.BadInput;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Which family is this unit of. */
+@RestController
+class IdentifyController {
+
+    private final Packs packs;
+
+    IdentifyController(Packs packs) {
+        this.packs = packs;
+    }
+
+    /** What was answered so far, by question; an empty answer is a question that was skipped. */
+    record Answers(Map<String, String> answers) {
+    }
+
+    /** A question with its answers. */
+    record QuestionView(String id, String text, List<AnswerView> answers) {
+    }
+
+    /** An answer and how many families it leaves. */
+    record AnswerView(String id, String text, int families) {
+    }
+
+    /** A family and how likely it is. */
+    record CandidateView(String id, String title, String duty, double probability) {
+    }
+
+    /** Where the questions stand; no next question means that they are over. */
+    record IdentifyView(List<CandidateView> families, @Nullable QuestionView next, int asked) {
+    }
+
+    @PostMapping("/api/identify")
+    IdentifyView identify(@RequestBody Answers given) {
+        Map<String, Map<String, List<String>>> traits = new LinkedHashMap<>();
+        packs.models().forEach(model -> traits.put(model.id(), model.traits()));
+        try {
+            Identification now = Identification.of(List.copyOf(Vocabulary.questions().values()), traits, given.answers());
+            return new IdentifyView(now.families().entrySet().stream().map(e -> family(e.getKey(), e.getValue())).toList(),
+                    now.next().map(q -> question(now, q)).orElse(null), given.answers().size());
+        } catch (IllegalArgumentException refused) {
+            throw new BadInput("answers", refused.getMessage() + ".");
+        }
+    }
+
+    /** The conditions that a code can stand for. */
+    @GetMapping("/api/vocabulary")
+    Set<String> vocabulary() {
+        return Vocabulary.conditions();
+    }
+
+    private CandidateView family(String id, double probability) {
+        UnitModel model = packs.models().stream().filter(m -> m.id().equals(id)).findFirst().orElseThrow();
+        return new CandidateView(id, model.title(), model.duty(), probability);
+    }
+
+    private static QuestionView question(Identification now, Question question) {
+        return new QuestionView(question.id(), question.text(), question.answers().entrySet().stream()
+                .map(a -> new AnswerView(a.getKey(), a.getValue(), now.familiesWith(question.id(), a.getKey()).size())).toList());
+    }
+}

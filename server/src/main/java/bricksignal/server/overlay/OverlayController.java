@@ -1,0 +1,100 @@
+package bricksignal.server.overlay;
+
+import bricksignal.packs.Overlay;
+import bricksignal.packs.OverlayReader;
+import bricksignal.packs.PackException;
+import bricksignal.packs.PackProblem;
+import java.security.Principal;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Boards that were typed in. */
+@RestController
+class OverlayController {
+
+    private final OverlayService service;
+
+    OverlayController(OverlayService service) {
+        this.service = service;
+    }
+
+    /** A board in a list. */
+    record OverlayRow(String name, String family, String title, int version, Instant madeAt) {
+
+        static OverlayRow of(OverlayVersion v) {
+            return new OverlayRow(v.overlay().name(), v.overlay().family(), v.title(), v.version(), v.madeAt());
+        }
+    }
+
+    /** A board with its text. */
+    record OverlayView(OverlayRow row, String yaml, OverlayDraft draft, List<PackProblem> notes, List<OverlayRow> history) {
+    }
+
+    /** What a check found; no problem means that it can be used. */
+    record OverlayCheck(boolean usable, String yaml, List<PackProblem> problems, List<PackProblem> notes) {
+    }
+
+    @GetMapping("/api/overlays")
+    List<OverlayRow> list() {
+        return service.newest().stream().map(OverlayRow::of).toList();
+    }
+
+    @GetMapping("/api/overlays/{name}")
+    OverlayView read(@PathVariable String name, @RequestParam(defaultValue = "0") int version) {
+        OverlayVersion found = service.version(name, version);
+        return view(found, OverlayReader.read(found.content()));
+    }
+
+    @GetMapping(value = "/api/overlays/{name}/yaml", produces = MediaType.TEXT_PLAIN_VALUE)
+    ResponseEntity<String> text(@PathVariable String name, @RequestParam(defaultValue = "0") int version) {
+        return ResponseEntity.ok().header("Content-Disposition", "attachment; filename=\"" + name + ".yaml\"")
+                .body(service.version(name, version).content());
+    }
+
+    /** Checks a draft while it is being typed; nothing is kept. */
+    @PostMapping("/api/overlays/check")
+    OverlayCheck check(@RequestBody OverlayDraft draft) {
+        return check(service.text(draft));
+    }
+
+    /** Keeps a draft as a new version. */
+    @PostMapping("/api/overlays")
+    OverlayCheck save(Principal principal, @RequestBody OverlayDraft draft) {
+        return save(principal, service.text(draft));
+    }
+
+    /** Keeps a YAML text, as it was exported somewhere else. */
+    @PostMapping(value = "/api/overlays/import", consumes = MediaType.TEXT_PLAIN_VALUE)
+    OverlayCheck importText(Principal principal, @RequestBody String yaml) {
+        return save(principal, yaml);
+    }
+
+    private OverlayCheck save(Principal principal, String yaml) {
+        OverlayCheck check = check(yaml);
+        if (check.usable()) {
+            service.save(principal.getName(), yaml);
+        }
+        return check;
+    }
+
+    private static OverlayCheck check(String yaml) {
+        try {
+            return new OverlayCheck(true, yaml, List.of(), OverlayReader.read(yaml).notes());
+        } catch (PackException refused) {
+            return new OverlayCheck(false, yaml, refused.problems(), List.of());
+        }
+    }
+
+    private OverlayView view(OverlayVersion version, Overlay read) {
+        return new OverlayView(OverlayRow.of(version), version.content(), service.draft(version.content()), read.notes(),
+                service.history(version.overlay().name()).stream().map(OverlayRow::of).toList());
+    }
+}

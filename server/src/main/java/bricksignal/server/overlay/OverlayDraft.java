@@ -1,0 +1,46 @@
+package bricksignal.server.overlay;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An overlay as the editor sends it: the same shape as its YAML.
+ *
+ * @param overlay its name
+ * @param family the pack it lies over
+ * @param charts by board: generations of its chart
+ * @param timings seconds by parameter
+ * @param labels by point
+ * @param colours conductor colours by point
+ * @param fuses amperes by element
+ * @param nominals by element
+ * @param settings by setting
+ */
+@JsonInclude(JsonInclude.Include.NON_EMPTY)
+public record OverlayDraft(String overlay, String family, String title, @Nullable Map<String, List<Generation>> charts,
+        @Nullable Map<String, Double> timings, @Nullable Map<String, String> labels, @Nullable Map<String, String> colours,
+        @Nullable Map<String, Double> fuses, @Nullable Map<String, Nominal> nominals,
+        @Nullable Map<String, Setting> settings) {
+
+    /** A chart as it hangs on one generation of the board. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Generation(String generation, @Nullable Double weight, List<Code> codes) {
+    }
+
+    /** A line of a chart: a condition out of the vocabulary, or the chart's own words. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Code(String pattern, @Nullable String condition, @Nullable String text) {
+    }
+
+    /** A value of an element, with its relative tolerance. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Nominal(double value, @Nullable Double tolerance) {
+    }
+
+    /** A switch bank as this board has it. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Setting(@Nullable String label, String factory, Map<String, Double> options) {
+    }
+}

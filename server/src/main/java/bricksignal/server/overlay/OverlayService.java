@@ -1,0 +1,90 @@
+package bricksignal.server.overlay;
+
+import bricksignal.packs.Overlay;
+import bricksignal.packs.OverlayReader;
+import bricksignal.server.account.Accounts;
+import bricksignal.server.problem.Conflict;
+import bricksignal.server.problem.NotHere;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+import tools.jackson.dataformat.yaml.YAMLWriteFeature;
+
+/** Keeps overlays: each save is a new version, and nothing is overwritten. */
+@Service
+public class OverlayService {
+
+    private final Overlays overlays;
+    private final OverlayVersions versions;
+    private final Accounts accounts;
+    private final JsonMapper json;
+    private final YAMLMapper yaml = YAMLMapper.builder().disable(YAMLWriteFeature.WRITE_DOC_START_MARKER)
+            .enable(YAMLWriteFeature.MINIMIZE_QUOTES).build();
+    private final Clock clock = Clock.systemUTC();
+
+    OverlayService(Overlays overlays, OverlayVersions versions, Accounts accounts, JsonMapper json) {
+        this.overlays = overlays;
+        this.versions = versions;
+        this.accounts = accounts;
+        this.json = json;
+    }
+
+    /** A version with what its reading noted. */
+    public record Kept(OverlayVersion version, Overlay read) {
+    }
+
+    /** The YAML of a draft. */
+    String text(OverlayDraft draft) {
+        return yaml.writeValueAsString(json.valueToTree(draft));
+    }
+
+    /** The draft of a YAML text that was read already. */
+    OverlayDraft draft(String text) {
+        return json.treeToValue(yaml.readTree(text), OverlayDraft.class);
+    }
+
+    /**
+     * Keeps a text as a new version of the overlay that it names. The same text again makes no new version.
+     *
+     * @throws bricksignal.packs.PackException if the text cannot be used
+     */
+    @Transactional
+    public Kept save(String login, String text) {
+        Overlay read = OverlayReader.read(text);
+        BoardOverlay overlay = overlays.findByName(read.id())
+                .orElseGet(() -> overlays.save(new BoardOverlay(UUID.randomUUID(), read.id(), read.family())));
+        if (!overlay.family().equals(read.family())) {
+            throw new Conflict("The board '" + read.id() + "' lies over " + overlay.family() + ", this text over "
+                    + read.family() + ". Give it another name.");
+        }
+        OverlayVersion last = versions.newestOf(overlay.id()).orElse(null);
+        if (last != null && last.content().equals(text)) {
+            return new Kept(last, read);
+        }
+        int next = last == null ? 1 : last.version() + 1;
+        return new Kept(versions.saveAndFlush(new OverlayVersion(UUID.randomUUID(), overlay, next, read.title(), text,
+                accounts.ofSession(login).id(), clock.instant())), read);
+    }
+
+    @Transactional(readOnly = true)
+    public List<OverlayVersion> newest() {
+        return versions.newest();
+    }
+
+    /** A version of an overlay, the newest where none is asked for. */
+    @Transactional(readOnly = true)
+    public OverlayVersion version(String name, int version) {
+        return versions.allOf(name).stream().filter(v -> version == 0 || v.version() == version).findFirst()
+                .orElseThrow(() -> new NotHere("There is no board '" + name + "'"
+                        + (version == 0 ? "." : " in version " + version + ".")));
+    }
+
+    @Transactional(readOnly = true)
+    public List<OverlayVersion> history(String name) {
+        return versions.allOf(name);
+    }
+}

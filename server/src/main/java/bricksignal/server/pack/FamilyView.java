@@ -1,0 +1,80 @@
+package bricksignal.server.pack;
+
+import bricksignal.core.circuit.Element;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What of a family can be typed in for one real board, with the family's own values to start from.
+ *
+ * @param timings parameters that are seconds
+ * @param points points with label and conductor colour
+ * @param fuses elements with their amperes
+ * @param nominals loads and capacitors with their values
+ * @param settings switch banks
+ * @param charts by board: its codes and the conditions that it can have
+ */
+record FamilyView(String id, String title, String duty, List<FamilyValue> timings, List<FamilyPoint> points,
+        List<FamilyValue> fuses, List<FamilyValue> nominals, List<FamilySetting> settings, List<FamilyChart> charts) {
+
+    /** A value with its unit. */
+    record FamilyValue(String id, String label, double value, String unit) {
+    }
+
+    /** A point as the family calls it. */
+    record FamilyPoint(String id, String label, String where, String colour) {
+    }
+
+    /** A switch bank. */
+    record FamilySetting(String id, String label, String unit, String factory, Map<String, Double> options) {
+    }
+
+    /** The chart of a board. */
+    record FamilyChart(String board, String label, List<String> conditions, List<FamilyCode> codes) {
+    }
+
+    /** A line of a chart. */
+    record FamilyCode(String pattern, String condition, @Nullable String text) {
+    }
+
+    static FamilyView of(UnitModel model) {
+        List<FamilyValue> timings = new ArrayList<>();
+        model.machine().parameters().forEach((id, value) -> {
+            if (id.endsWith("-time") || id.endsWith("-delay")) {
+                timings.add(new FamilyValue(id, id.replace('-', ' '), value, "s"));
+            }
+        });
+        List<FamilyValue> fuses = new ArrayList<>();
+        List<FamilyValue> nominals = new ArrayList<>();
+        for (Element element : model.machine().circuit().elements()) {
+            if (element instanceof Element.Conductor c && c.fuseAmps() < Double.POSITIVE_INFINITY) {
+                fuses.add(new FamilyValue(c.id(), partLabel(model, c.id()), c.fuseAmps(), "A"));
+            } else if (element instanceof Element.Capacitor c && isPart(model, c.id())) {
+                nominals.add(new FamilyValue(c.id(), partLabel(model, c.id()), c.farads() * 1e6, "µF"));
+            } else if (element instanceof Element.Load l && isPart(model, l.id())) {
+                nominals.add(new FamilyValue(l.id(), partLabel(model, l.id()), l.ohms(), "Ω"));
+            }
+        }
+        return new FamilyView(model.id(), model.title(), model.duty(), timings,
+                model.points().stream().map(p -> new FamilyPoint(p.net(), p.label(), p.where(), p.colour())).toList(), fuses,
+                nominals, model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
+                        s.options())).toList(),
+                model.charts().entrySet().stream().map(e -> new FamilyChart(e.getKey(), model.boardLabel(e.getKey()),
+                        e.getValue().codes().stream().map(c -> c.condition()).distinct().toList(),
+                        e.getValue().codes().stream().map(c -> new FamilyCode(c.pattern().text(), c.condition(), null)).toList()))
+                        .toList());
+    }
+
+    private static boolean isPart(UnitModel model, String element) {
+        return model.parts().stream().anyMatch(p -> p.board().isEmpty() && p.elements().contains(element));
+    }
+
+    private static String partLabel(UnitModel model, String element) {
+        return model.parts().stream().filter(p -> p.elements().contains(element)).findFirst()
+                .map(p -> p.label() + (p.elements().size() > 1 ? ", " + element.replace('-', ' ') : ""))
+                .orElse(element.replace('-', ' '));
+    }
+}

@@ -1,0 +1,91 @@
+package bricksignal.server.visit;
+
+import bricksignal.core.lamp.Trace;
+import bricksignal.server.log.Entry;
+import bricksignal.server.problem.BadInput;
+import java.io.IOException;
+import java.io.Reader;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * A lamp's brightness as a CSV file: a column of seconds, a column of brightness, and perhaps one of the brightness beside the
+ * lamp. More rows than can be read are left out, and that is said.
+ *
+ * @param trace what was read
+ * @param notes what was left out
+ */
+record TraceCsv(Entry.TraceData trace, List<String> notes) {
+
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
+            .setIgnoreEmptyLines(true).get();
+
+    /**
+     * Reads a file, row by row.
+     *
+     * @throws BadInput if a column is missing or a row is not a number
+     */
+    static TraceCsv read(Reader file) {
+        try (CSVParser rows = FORMAT.parse(file)) {
+            String time = column(rows, List.of("seconds", "time", "t", "s"), "seconds");
+            String level = column(rows, List.of("brightness", "level", "value"), "brightness");
+            String around = rows.getHeaderNames().stream().filter(n -> n.toLowerCase(Locale.ROOT).equals("around")).findFirst()
+                    .orElse("");
+            List<Double> seconds = new ArrayList<>();
+            List<Double> levels = new ArrayList<>();
+            List<Double> beside = new ArrayList<>();
+            for (CSVRecord row : rows) {
+                if (seconds.size() == Trace.MOST_SAMPLES) {
+                    return of(seconds, levels, beside, List.of("The file has more than " + Trace.MOST_SAMPLES
+                            + " rows. The first " + Trace.MOST_SAMPLES + " are read, to " + seconds.get(seconds.size() - 1)
+                            + " s."));
+                }
+                double at = number(row, time);
+                if (at < 0 || !seconds.isEmpty() && at <= seconds.get(seconds.size() - 1)) {
+                    throw new BadInput("file", "Row " + row.getRecordNumber() + ": the time " + at + " s "
+                            + (at < 0 ? "is negative" : "is not later than the one before it") + ". Times start at 0 and rise.");
+                }
+                seconds.add(at);
+                levels.add(number(row, level));
+                if (!around.isEmpty()) {
+                    beside.add(number(row, around));
+                }
+            }
+            if (seconds.isEmpty()) {
+                throw new BadInput("file", "The file has no row. Give a row of seconds and brightness for each sample.");
+            }
+            return of(seconds, levels, beside, List.of());
+        } catch (IOException | IllegalArgumentException | java.io.UncheckedIOException broken) {
+            throw new BadInput("file", "This is not a CSV file that can be read: " + broken.getMessage()
+                    + ". Give a header 'seconds,brightness' and a row for each sample.");
+        }
+    }
+
+    private static TraceCsv of(List<Double> seconds, List<Double> levels, List<Double> around, List<String> notes) {
+        return new TraceCsv(new Entry.TraceData(seconds, levels, around.isEmpty() ? null : around, null, null), notes);
+    }
+
+    private static String column(CSVParser rows, List<String> names, String wanted) {
+        return rows.getHeaderNames().stream().filter(n -> names.contains(n.toLowerCase(Locale.ROOT))).findFirst()
+                .orElseThrow(() -> new BadInput("file", "There is no column '" + wanted + "'; the columns are "
+                        + rows.getHeaderNames() + ". Give a header 'seconds,brightness'."));
+    }
+
+    private static double number(CSVRecord row, String column) {
+        String text = row.isSet(column) ? row.get(column) : "";
+        try {
+            double value = Double.parseDouble(text);
+            if (Double.isFinite(value)) {
+                return value;
+            }
+        } catch (NumberFormatException notANumber) {
+            // told below
+        }
+        throw new BadInput("file", "Row " + row.getRecordNumber() + ", column '" + column + "': '" + text
+                + "' is not a number.");
+    }
+}

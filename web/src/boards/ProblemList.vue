@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import type { components } from '../api/schema'
+
+type Found = components['schemas']['PackProblem']
+defineProps<{ problems: Found[]; notes: Found[] }>()
+</script>
+
+<template>
+  <ul v-if="problems.length || notes.length" class="found" role="status" data-test="problems">
+    <li v-for="p in problems" :key="p.path + p.reason" class="bad">
+      <span class="mono">line {{ p.line }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
+    </li>
+    <li v-for="n in notes" :key="n.path + n.reason">
+      <span class="mono">line {{ n.line }}</span> {{ n.reason }}. {{ n.remedy }}.
+    </li>
+  </ul>
+</template>
+
+<style scoped lang="scss">
+.found {
+  list-style: none;
+  padding: 0;
+  margin: 0.5rem 0;
+}
+.found li {
+  border-left: 6px solid var(--line-soft);
+  padding: 0.3rem 0.75rem;
+  margin-bottom: 4px;
+}
+.found .bad {
+  border-left-color: var(--danger);
+}
+</style>

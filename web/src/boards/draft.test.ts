@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { emptyRow, fromDraft, patternOf, toDraft, type Typed } from './draft'
+
+const typed: Typed = {
+  name: 'blue-board',
+  title: 'Blue board',
+  charts: {
+    board: [
+      {
+        generation: 'first',
+        weight: 2,
+        codes: [{ pattern: '3', condition: 'ignition lockout', text: '' }, emptyRow()],
+      },
+    ],
+  },
+  timings: { 'purge-time': '30', 'trial-time': ' ' },
+  labels: { HLI: 'J4-2' },
+  colours: {},
+  fuses: { fuse: '5' },
+  nominals: { igniter: { value: '80', tolerance: '10' }, inducer: { value: '', tolerance: '5' } },
+  settings: {
+    delay: {
+      factory: 'A',
+      options: [
+        { position: 'A', value: '1,5' },
+        { position: '', value: '' },
+      ],
+    },
+  },
+}
+
+describe('draft', () => {
+  it('keeps only what somebody typed', () => {
+    expect(toDraft(typed, 'f1-furnace')).toEqual({
+      overlay: 'blue-board',
+      family: 'f1-furnace',
+      title: 'Blue board',
+      charts: {
+        board: [{ generation: 'first', weight: 2, codes: [{ pattern: '3 flashes', condition: 'ignition lockout' }] }],
+      },
+      timings: { 'purge-time': 30 },
+      labels: { HLI: 'J4-2' },
+      fuses: { fuse: 5 },
+      nominals: { igniter: { value: 80, tolerance: 0.1 } },
+      settings: { delay: { factory: 'A', options: { A: 1.5 } } },
+    })
+  })
+
+  it('comes back as it was typed', () => {
+    const draft = toDraft(typed, 'f1-furnace')
+    expect(toDraft(fromDraft(draft), 'f1-furnace')).toEqual(draft)
+  })
+
+  it('takes a bare count for flashes and leaves the rest alone', () => {
+    expect(patternOf(' 4 ')).toBe('4 flashes')
+    expect(patternOf('2 long 3 short')).toBe('2 long 3 short')
+  })
+})

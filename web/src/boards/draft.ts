@@ -1,0 +1,132 @@
+import type { Draft } from '../api/client'
+
+/** A line of a chart as it is being typed. */
+export interface CodeRow {
+  pattern: string
+  condition: string
+  text: string
+}
+/** A chart generation as it is being typed. */
+export interface GenerationRows {
+  generation: string
+  weight: number
+  codes: CodeRow[]
+}
+/** What the editor holds; empty strings are what nobody typed. */
+export interface Typed {
+  name: string
+  title: string
+  charts: Record<string, GenerationRows[]>
+  timings: Record<string, string>
+  labels: Record<string, string>
+  colours: Record<string, string>
+  fuses: Record<string, string>
+  nominals: Record<string, { value: string; tolerance: string }>
+  settings: Record<string, { factory: string; options: { position: string; value: string }[] }>
+}
+
+export const emptyRow = (): CodeRow => ({ pattern: '', condition: '', text: '' })
+
+/** A bare count is so many flashes. */
+export const patternOf = (typed: string): string =>
+  /^\s*\d+\s*$/.test(typed) ? `${typed.trim()} flashes` : typed.trim()
+
+function filled<T>(entries: Record<string, string>, value: (text: string) => T): Record<string, T> | undefined {
+  const kept = Object.entries(entries).filter(([, text]) => text.trim() !== '')
+  return kept.length ? Object.fromEntries(kept.map(([id, text]) => [id, value(text.trim())])) : undefined
+}
+const number = (text: string) => Number(text.replace(',', '.'))
+
+/** The draft that the server checks and keeps: only what somebody typed. */
+export function toDraft(typed: Typed, family: string): Draft {
+  const charts = Object.entries(typed.charts)
+    .map(([board, generations]): [string, NonNullable<Draft['charts']>[string]] => [
+      board,
+      generations
+        .map((g) => ({
+          generation: g.generation,
+          weight: g.weight,
+          codes: g.codes
+            .filter((c) => c.pattern.trim())
+            .map((c) => ({
+              pattern: patternOf(c.pattern),
+              condition: c.condition || undefined,
+              text: c.text.trim() || undefined,
+            })),
+        }))
+        .filter((g) => g.codes.length),
+    ])
+    .filter(([, generations]) => generations.length)
+  const nominals = Object.entries(typed.nominals).filter(([, n]) => n.value.trim())
+  const settings = Object.entries(typed.settings).filter(([, s]) => s.options.some((o) => o.position.trim()))
+  return {
+    overlay: typed.name,
+    family,
+    title: typed.title,
+    charts: charts.length ? Object.fromEntries(charts) : undefined,
+    timings: filled(typed.timings, number),
+    labels: filled(typed.labels, (t) => t),
+    colours: filled(typed.colours, (t) => t),
+    fuses: filled(typed.fuses, number),
+    nominals: nominals.length
+      ? Object.fromEntries(
+          nominals.map(([id, n]) => [
+            id,
+            { value: number(n.value), tolerance: n.tolerance.trim() ? number(n.tolerance) / 100 : undefined },
+          ]),
+        )
+      : undefined,
+    settings: settings.length
+      ? Object.fromEntries(
+          settings.map(([id, s]) => [
+            id,
+            {
+              factory: s.factory,
+              options: Object.fromEntries(
+                s.options.filter((o) => o.position.trim()).map((o) => [o.position.trim(), number(o.value)]),
+              ),
+            },
+          ]),
+        )
+      : undefined,
+  }
+}
+
+/** The other way: a kept board back into the editor. */
+export function fromDraft(draft: Draft): Typed {
+  const texts = (values?: Record<string, number | string>) =>
+    Object.fromEntries(Object.entries(values ?? {}).map(([id, v]) => [id, String(v)]))
+  return {
+    name: draft.overlay,
+    title: draft.title,
+    charts: Object.fromEntries(
+      Object.entries(draft.charts ?? {}).map(([board, generations]) => [
+        board,
+        generations.map((g) => ({
+          generation: g.generation,
+          weight: g.weight ?? 1,
+          codes: g.codes.map((c) => ({ pattern: c.pattern, condition: c.condition ?? '', text: c.text ?? '' })),
+        })),
+      ]),
+    ),
+    timings: texts(draft.timings),
+    labels: texts(draft.labels),
+    colours: texts(draft.colours),
+    fuses: texts(draft.fuses),
+    nominals: Object.fromEntries(
+      Object.entries(draft.nominals ?? {}).map(([id, n]) => [
+        id,
+        { value: String(n.value), tolerance: n.tolerance ? String(Math.round(1000 * n.tolerance) / 10) : '' },
+      ]),
+    ),
+    settings: Object.fromEntries(
+      Object.entries(draft.settings ?? {}).map(([id, s]) => [
+        id,
+        {
+          factory: s.factory,
+          options: Object.entries(s.options).map(([position, value]) => ({ position, value: String(value) })),
+        },
+      ]),
+    ),
+  }
+}

@@ -1,0 +1,270 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { onKeyStroke } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { answer, api, Problem, type BoardRow, type Identified, type Site, type SiteUnit } from '../api/client'
+import TopBar from '../common/TopBar.vue'
+import { percent } from '../visit/format'
+
+const route = useRoute()
+const router = useRouter()
+const queries = useQueryClient()
+const answers = ref<Record<string, string>>({})
+const family = ref('')
+const state = useQuery({
+  queryKey: computed(() => ['identify', answers.value]),
+  queryFn: () => answer<Identified>(api.POST('/api/identify', { body: { answers: answers.value } })),
+  placeholderData: (before) => before,
+})
+const question = computed(() => state.data.value?.next ?? null)
+const families = computed(() => state.data.value?.families ?? [])
+const leader = computed(() => families.value[0])
+const picked = computed(() => families.value.find((f) => f.id === family.value))
+
+function give(id: string, value: string) {
+  answers.value = { ...answers.value, [id]: value }
+}
+function back() {
+  const asked = Object.keys(answers.value)
+  answers.value = Object.fromEntries(asked.slice(0, -1).map((k) => [k, answers.value[k]!]))
+}
+onKeyStroke((event) => {
+  if (family.value || !question.value || event.target instanceof HTMLInputElement) return
+  const choice = question.value.answers[Number(event.key) - 1]
+  if (choice) give(question.value.id, choice.id)
+  else if (event.key === 's' || event.key === 'S') give(question.value.id, '')
+  else if (event.key === 'Backspace') back()
+})
+
+const sites = useQuery({ queryKey: ['sites'], queryFn: () => answer<Site[]>(api.GET('/api/sites')) })
+const boards = useQuery({ queryKey: ['boards'], queryFn: () => answer<BoardRow[]>(api.GET('/api/overlays')) })
+const mine = computed(() => boards.data.value?.filter((b) => b.family === family.value) ?? [])
+const siteId = ref(String(route.query.site ?? ''))
+const siteName = ref('')
+const address = ref('')
+const label = ref('')
+const location = ref('')
+const board = ref('')
+const problem = ref<Problem | null>(null)
+
+async function make(typeIn: boolean) {
+  problem.value = null
+  try {
+    const unit = await answer<SiteUnit>(
+      api.POST('/api/units', {
+        body: {
+          siteId: siteId.value && siteId.value !== 'new' ? siteId.value : undefined,
+          siteName: siteName.value || undefined,
+          address: address.value || undefined,
+          label: label.value,
+          location: location.value,
+          pack: family.value,
+          board: board.value || undefined,
+        },
+      }),
+    )
+    await queries.invalidateQueries({ queryKey: ['sites'] })
+    const known = (await answer<Site[]>(api.GET('/api/sites'))).find((s) => s.units.some((u) => u.id === unit.id))
+    const toJob = { path: '/jobs/new', query: { site: known?.id, unit: unit.id } }
+    await router.push(
+      typeIn ? { path: '/boards/new', query: { family: family.value, unit: unit.id, site: known?.id } } : toJob,
+    )
+  } catch (failure) {
+    problem.value = failure as Problem
+  }
+}
+</script>
+
+<template>
+  <TopBar title="Identify" />
+  <main class="page identify">
+    <section v-if="!family" class="ask" aria-live="polite">
+      <h1 class="eyebrow">
+        {{ question ? `question ${(state.data.value?.asked ?? 0) + 1}` : 'what it is' }}
+      </h1>
+      <template v-if="question">
+        <p class="question" data-test="question">{{ question.text }}</p>
+        <div class="answers">
+          <button
+            v-for="(a, i) in question.answers"
+            :key="a.id"
+            type="button"
+            class="key"
+            :data-test="`answer-${a.id}`"
+            @click="give(question.id, a.id)"
+          >
+            <kbd>{{ i + 1 }}</kbd> <span>{{ a.text }}</span>
+          </button>
+          <button type="button" class="key quiet" data-test="skip" @click="give(question.id, '')">
+            Cannot see it, skip
+          </button>
+        </div>
+      </template>
+      <template v-else-if="leader">
+        <p class="question">{{ leader.title }}</p>
+        <p>{{ leader.duty }}</p>
+        <button type="button" class="key next wide" data-test="take-family" @click="family = leader.id">
+          It is this one
+        </button>
+      </template>
+      <button v-if="Object.keys(answers).length" type="button" class="key quiet" @click="back">
+        back one question
+      </button>
+      <p v-if="state.error.value" class="problem" role="alert">{{ state.error.value.message }}</p>
+    </section>
+    <section v-if="!family" aria-labelledby="left-title">
+      <h2 id="left-title" class="eyebrow">what it can still be</h2>
+      <ul class="families">
+        <li v-for="f in families" :key="f.id">
+          <button type="button" :data-test="`family-${f.id}`" @click="family = f.id">
+            <span class="level" :style="{ width: `${100 * f.probability}%` }" aria-hidden="true"></span>
+            <span>{{ f.title }}</span> <span class="mono">{{ percent(f.probability) }}</span>
+          </button>
+        </li>
+      </ul>
+      <p class="soft">Any of them can be chosen at any time.</p>
+    </section>
+    <form v-else class="form" @submit.prevent="make(true)">
+      <h1 class="h4">{{ picked?.title }}</h1>
+      <p>{{ picked?.duty }}</p>
+      <button type="button" class="key quiet" @click="family = ''">it is another one</button>
+      <label for="unit-site">Site</label>
+      <select id="unit-site" v-model="siteId" class="form-select field" required>
+        <option value="" disabled>Choose a site</option>
+        <option value="new">A new site</option>
+        <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
+      </select>
+      <template v-if="siteId === 'new'">
+        <label for="site-name">Name of the site</label>
+        <input id="site-name" v-model="siteName" class="form-control field" maxlength="120" required />
+        <label for="site-address">Address</label>
+        <input id="site-address" v-model="address" class="form-control field" maxlength="200" />
+      </template>
+      <label for="unit-label">What people call the unit</label>
+      <input
+        id="unit-label"
+        v-model="label"
+        class="form-control field"
+        maxlength="120"
+        required
+        placeholder="Furnace, cellar"
+      />
+      <label for="unit-location">Where it stands</label>
+      <input id="unit-location" v-model="location" class="form-control field" maxlength="200" required />
+      <template v-if="mine.length">
+        <label for="unit-board">Board, if somebody typed it in already</label>
+        <select id="unit-board" v-model="board" class="form-select field">
+          <option value="">not in the list</option>
+          <option v-for="b in mine" :key="b.name" :value="b.name">
+            {{ b.title }} ({{ b.name }}, version {{ b.version }})
+          </option>
+        </select>
+      </template>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <button v-if="!board" type="submit" class="key next wide" data-test="type-chart">
+        Type in the chart on the door
+      </button>
+      <button
+        :type="board ? 'submit' : 'button'"
+        class="key wide"
+        :class="{ next: board }"
+        :disabled="!siteId || !label || !location"
+        data-test="to-job"
+        @click.prevent="make(false)"
+      >
+        {{ board ? 'Make the job' : 'Go on without its chart' }}
+      </button>
+    </form>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.identify {
+  max-width: 68rem;
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+  gap: 2.5rem;
+}
+.question {
+  font-size: 1.75rem;
+  font-weight: 700;
+  line-height: 1.2;
+}
+.answers {
+  display: grid;
+  gap: 8px;
+}
+.answers .key {
+  min-height: 60px;
+  justify-content: flex-start;
+  font-size: 1.125rem;
+}
+.answers .quiet {
+  min-height: 48px;
+  justify-content: center;
+}
+kbd {
+  background: none;
+  color: inherit;
+  border: 1px solid currentColor;
+}
+.families {
+  list-style: none;
+  padding: 0;
+}
+.families button {
+  position: relative;
+  width: 100%;
+  min-height: 48px;
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+  align-items: center;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid var(--line-soft);
+  background: none;
+  color: inherit;
+  padding-inline: 0.5rem;
+  z-index: 0;
+}
+.level {
+  position: absolute;
+  inset: 4px auto 4px 0;
+  background: var(--paper-2);
+  border: 1px solid var(--line);
+  z-index: -1;
+  transition: width 0.18s;
+}
+.form {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 0.4rem;
+  max-width: 40rem;
+  justify-items: start;
+}
+.form .field {
+  width: 100%;
+}
+label {
+  font-weight: 700;
+  margin-top: 0.6rem;
+}
+.wide {
+  width: 100%;
+  min-height: 56px;
+  margin-top: 0.5rem;
+}
+@media (max-width: 700px) {
+  .identify {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.25rem;
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .level {
+    transition: none;
+  }
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useHandle } from './handle'
+import TemporaryChange from './TemporaryChange.vue'
+
+const { visit, add } = useHandle()
+const calls = computed(() => visit.value!.diagnosis.unit.calls)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const standing = computed(() => visit.value!.diagnosis.changes.map((c) => c.what))
+const other = ref(false)
+</script>
+
+<template>
+  <section aria-labelledby="call-title" class="call">
+    <h2 id="call-title" class="h5">Place the call</h2>
+    <div v-for="c in calls" :key="c.label">
+      <ol class="order">
+        <template v-if="c.order === 'POWER_THEN_CALL'"
+          ><li>Power on</li>
+          <li>then the call</li></template
+        >
+        <template v-else
+          ><li>Call first</li>
+          <li>then power</li></template
+        >
+      </ol>
+      <p class="soft">Why in this order: {{ c.why }}.</p>
+      <p class="put">{{ c.label }}</p>
+      <p v-if="c.from && c.to" class="pts">
+        <strong>{{ c.from }}</strong> to <strong>{{ c.to }}</strong>
+      </p>
+      <p v-if="c.hold" class="soft">Meanwhile: {{ c.hold }}.</p>
+      <button
+        v-if="!closed && !standing.includes(c.label)"
+        type="button"
+        class="key"
+        data-test="call-in"
+        @click="add({ kind: 'CHANGE_IN', text: c.label })"
+      >
+        It is in: start its clock
+      </button>
+      <p v-else-if="!closed" class="out">It is in. It comes out again before the visit is closed.</p>
+    </div>
+    <p class="caution">
+      A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bridged to run a unit.
+    </p>
+    <button v-if="!closed" type="button" class="key quiet" @click="other = !other">another temporary change</button>
+    <TemporaryChange v-if="other" @done="other = false" />
+  </section>
+</template>
+
+<style scoped lang="scss">
+.order {
+  display: flex;
+  gap: 1.25rem;
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  font-weight: 700;
+}
+.put {
+  font-size: 1.25rem;
+  font-weight: 700;
+  margin: 0.25rem 0;
+}
+.out {
+  font-weight: 700;
+}
+</style>

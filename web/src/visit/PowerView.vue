@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import type { Chain, Entry } from '../api/client'
+import CallPanel from './CallPanel.vue'
+import { conductorColour } from './conductor'
+import { percent } from './format'
+import { useHandle } from './handle'
+
+const { visit, add, problem, sending } = useHandle()
+const route = useRoute()
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const chains = computed(() => visit.value!.diagnosis.chains)
+const chosen = ref('')
+const chain = computed<Chain | undefined>(
+  () => chains.value.find((c) => c.id === chosen.value) ?? chains.value.find((c) => !c.done) ?? chains.value[0],
+)
+const at = ref<string | null>(null)
+const point = computed(
+  () => chain.value?.points.find((p) => p.net === at.value) ?? chain.value?.points.find((p) => p.next) ?? null,
+)
+const lowImpedance = ref(false)
+const reading = ref('')
+watch([() => chain.value?.id, () => chain.value?.points], () => (at.value = null))
+const ghost = computed(() => chain.value?.points.some((p) => p.mark === 'GHOST') ?? false)
+watch(ghost, (now) => (lowImpedance.value = now))
+const words: Record<Chain['points'][number]['mark'], string> = {
+  UNKNOWN: '',
+  LIVE: 'live',
+  DEAD: 'dead',
+  GHOST: 'ghost?',
+}
+
+async function take() {
+  const c = chain.value!
+  const alternating = c.mode === 'AC_VOLTS'
+  const entry: Omit<Entry, 'id' | 'madeAt'> = {
+    kind: 'READING',
+    black: c.common,
+    red: point.value!.net,
+    mode: alternating && lowImpedance.value ? 'AC_VOLTS_LOW_Z' : c.mode,
+    moment: c.moment,
+    reading: reading.value,
+  }
+  if (await add(entry)) reading.value = ''
+}
+</script>
+
+<template>
+  <main class="page power">
+    <section class="walk" aria-labelledby="walk-title">
+      <h1 id="walk-title" class="h5">Supply and permission</h1>
+      <div class="chains" role="group" aria-label="Which chain">
+        <button
+          v-for="c in chains"
+          :key="c.id"
+          type="button"
+          class="key"
+          :aria-pressed="c.id === chain?.id"
+          :data-test="`chain-${c.id}`"
+          @click="chosen = c.id"
+        >
+          {{ c.label }} <span class="mono">{{ c.done ? '✓' : percent(c.interrupted) }}</span>
+        </button>
+      </div>
+      <template v-if="chain">
+        <p class="said" role="status" data-test="chain-said">
+          {{ chain.said }} <span v-if="chain.culprits.length">Between them: {{ chain.culprits.join(', ') }}.</span>
+        </p>
+        <p class="fixed">
+          <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> ·
+          {{ chain.mode === 'DC_VOLTS' ? 'DC volts' : 'AC volts' }} · {{ chain.momentLabel }}
+        </p>
+        <ol class="row">
+          <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">
+            <button type="button" :disabled="closed" :aria-current="p.net === point?.net" @click="at = p.net">
+              <span class="mark" aria-hidden="true"
+                ><i v-if="p.net === point?.net">R</i><template v-else-if="p.mark === 'LIVE'">●</template
+                ><template v-else-if="p.mark === 'DEAD'">○</template
+                ><template v-else-if="p.mark === 'GHOST'">◐</template><template v-else>·</template></span
+              >
+              <span class="label"
+                ><strong>{{ p.label }}</strong> <span class="soft">{{ p.where }}</span></span
+              >
+              <span
+                v-if="p.colour"
+                class="wire"
+                :style="{ background: conductorColour(p.colour) }"
+                :title="p.colour"
+              ></span>
+              <span class="read mono">{{ p.reading ?? `sound ${p.sound}` }}</span>
+              <span class="word">{{ words[p.mark] || (p.next ? 'go here next' : '') }}</span>
+            </button>
+          </li>
+        </ol>
+        <form v-if="point && !closed" class="take" @submit.prevent="take">
+          <p v-for="c in chain.cautions" :key="c" class="caution">{{ c }}</p>
+          <label for="chain-reading">Red on {{ point.label }}</label>
+          <div class="line">
+            <input
+              id="chain-reading"
+              v-model="reading"
+              class="form-control field mono"
+              inputmode="decimal"
+              autocomplete="off"
+              placeholder="– – –"
+              data-test="chain-reading"
+            />
+            <button type="submit" class="key next" :disabled="!reading || sending" data-test="chain-take">
+              Take reading
+            </button>
+          </div>
+          <label v-if="chain.mode === 'AC_VOLTS'" class="loz">
+            <input v-model="lowImpedance" type="checkbox" /> meter on low impedance
+          </label>
+          <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
+        </form>
+      </template>
+      <p v-else class="soft">This unit has no chain of points to walk along.</p>
+    </section>
+    <CallPanel />
+    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
+      >Go on to the work</RouterLink
+    >
+  </main>
+</template>
+
+<style scoped lang="scss">
+.power {
+  max-width: 76rem;
+  display: grid;
+  grid-template-columns: minmax(0, 7fr) minmax(0, 4fr);
+  gap: 2.5rem;
+  padding-bottom: 6rem;
+}
+.chains {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.chains .key {
+  font-weight: 400;
+  font-size: 0.9375rem;
+}
+.chains [aria-pressed='true'] {
+  border-width: 4px;
+  font-weight: 700;
+}
+.said {
+  font-size: 1.25rem;
+  font-weight: 700;
+  margin: 0.9rem 0 0.25rem;
+}
+.fixed {
+  margin: 0 0 0.5rem;
+}
+.probe {
+  display: inline-grid;
+  place-items: center;
+  width: 1.5em;
+  height: 1.5em;
+  background: var(--ink);
+  color: var(--paper);
+}
+.row {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: block;
+}
+.row li {
+  border-left: 4px solid var(--line-soft);
+}
+.row li.live {
+  border-left-color: var(--ink);
+}
+.row li.dead {
+  border-left-style: dotted;
+}
+.row li.ghost {
+  border-left-style: dashed;
+}
+.row button {
+  width: 100%;
+  min-height: 48px;
+  display: grid;
+  grid-template-columns: 2rem minmax(0, 1fr) 1.25rem 8.5rem 6.5rem;
+  gap: 0.5rem;
+  align-items: center;
+  text-align: left;
+  border: 0;
+  border-bottom: 1px solid var(--line-soft);
+  background: none;
+  color: inherit;
+}
+.row .here button {
+  background: var(--next-soft);
+}
+.mark {
+  text-align: center;
+}
+.mark i {
+  display: inline-grid;
+  place-items: center;
+  width: 1.6em;
+  height: 1.6em;
+  font-style: normal;
+  font-weight: 700;
+  background: var(--next);
+  color: var(--next-ink);
+}
+.label {
+  display: grid;
+  line-height: 1.2;
+}
+.wire {
+  width: 6px;
+  height: 28px;
+  border: 1px solid var(--line);
+}
+.read {
+  text-align: right;
+}
+.word {
+  font-weight: 700;
+}
+.take {
+  margin-top: 0.75rem;
+}
+.line {
+  display: flex;
+  gap: 6px;
+}
+.line .field {
+  font-size: 2rem;
+  max-width: 12rem;
+}
+.line .key {
+  flex: 1;
+}
+.loz {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  min-height: 44px;
+}
+.loz input {
+  width: 24px;
+  height: 24px;
+}
+.onward {
+  position: fixed;
+  right: 1rem;
+  bottom: 1rem;
+  min-height: 56px;
+  padding-inline: 1.5rem;
+}
+@media (max-width: 900px) {
+  .power {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.5rem;
+  }
+  .row button {
+    grid-template-columns: 2rem minmax(0, 1fr) 1rem auto;
+  }
+  .word {
+    grid-column: 2 / -1;
+  }
+  .word:empty {
+    display: none;
+  }
+  .onward {
+    left: 1rem;
+  }
+}
+</style>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useHandle } from './handle'
+
+const { visit, add } = useHandle()
+const twins = computed(() => visit.value!.twins)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+</script>
+
+<template>
+  <section v-if="twins.length" aria-labelledby="twins-title">
+    <h2 id="twins-title" class="h5">Other units here</h2>
+    <p class="soft">All alike is a shared cause, not several bad boards. One that runs can lend its parts.</p>
+    <ul class="twins">
+      <li v-for="t in twins" :key="t.id">
+        <span
+          ><strong>{{ t.label }}</strong> <span class="soft">{{ t.location }}</span></span
+        >
+        <button
+          type="button"
+          class="key"
+          :aria-pressed="t.same === true"
+          :disabled="closed"
+          @click="add({ kind: 'TWIN', unit: t.id, yes: true })"
+        >
+          same symptom
+        </button>
+        <button
+          type="button"
+          class="key"
+          :aria-pressed="t.same === false"
+          :disabled="closed"
+          @click="add({ kind: 'TWIN', unit: t.id, yes: false })"
+        >
+          runs well
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.twins {
+  list-style: none;
+  padding: 0;
+}
+.twins li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: 6px;
+  align-items: center;
+  padding: 0.3rem 0;
+  border-bottom: 1px solid var(--line-soft);
+}
+.twins [aria-pressed='true'] {
+  border-width: 4px;
+  background: var(--paper-2);
+}
+</style>
