@@ -229,6 +229,9 @@ kbd {
   padding-inline: 0.5rem;
   z-index: 0;
 }
+.families .mono {
+  white-space: nowrap;
+}
 .level {
   position: absolute;
   inset: 4px auto 4px 0;

@@ -60,7 +60,7 @@ async function take() {
           :data-test="`chain-${c.id}`"
           @click="chosen = c.id"
         >
-          {{ c.label }} <span class="mono">{{ c.done ? '✓' : percent(c.interrupted) }}</span>
+          {{ c.label }} <span class="soft">{{ c.done ? 'walked' : `open? ${percent(c.interrupted)}` }}</span>
         </button>
       </div>
       <template v-if="chain">
@@ -71,10 +71,10 @@ async function take() {
           <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> ·
           {{ chain.mode === 'DC_VOLTS' ? 'DC volts' : 'AC volts' }} · {{ chain.momentLabel }}
         </p>
-        <ol class="row">
+        <ol class="points">
           <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">
             <button type="button" :disabled="closed" :aria-current="p.net === point?.net" @click="at = p.net">
-              <span class="mark" aria-hidden="true"
+              <span class="spot" aria-hidden="true"
                 ><i v-if="p.net === point?.net">R</i><template v-else-if="p.mark === 'LIVE'">●</template
                 ><template v-else-if="p.mark === 'DEAD'">○</template
                 ><template v-else-if="p.mark === 'GHOST'">◐</template><template v-else>·</template></span
@@ -88,37 +88,39 @@ async function take() {
                 :style="{ background: conductorColour(p.colour) }"
                 :title="p.colour"
               ></span>
-              <span class="read mono">{{ p.reading ?? `sound ${p.sound}` }}</span>
+              <span class="read mono">{{ p.reading ?? p.sound }}<small v-if="!p.reading"> sound</small></span>
               <span class="word">{{ words[p.mark] || (p.next ? 'go here next' : '') }}</span>
             </button>
           </li>
         </ol>
-        <form v-if="point && !closed" class="take" @submit.prevent="take">
-          <p v-for="c in chain.cautions" :key="c" class="caution">{{ c }}</p>
-          <label for="chain-reading">Red on {{ point.label }}</label>
-          <div class="line">
-            <input
-              id="chain-reading"
-              v-model="reading"
-              class="form-control field mono"
-              inputmode="decimal"
-              autocomplete="off"
-              placeholder="– – –"
-              data-test="chain-reading"
-            />
-            <button type="submit" class="key next" :disabled="!reading || sending" data-test="chain-take">
-              Take reading
-            </button>
-          </div>
-          <label v-if="chain.mode === 'AC_VOLTS'" class="loz">
-            <input v-model="lowImpedance" type="checkbox" /> meter on low impedance
-          </label>
-          <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
-        </form>
       </template>
       <p v-else class="soft">This unit has no chain of points to walk along.</p>
     </section>
-    <CallPanel />
+    <div class="side">
+      <form v-if="chain && point && !closed" class="take" @submit.prevent="take">
+        <p v-for="c in chain.cautions" :key="c" class="caution">{{ c }}</p>
+        <label for="chain-reading">Red on {{ point.label }}</label>
+        <div class="line">
+          <input
+            id="chain-reading"
+            v-model="reading"
+            class="form-control field mono"
+            inputmode="decimal"
+            autocomplete="off"
+            placeholder="– – –"
+            data-test="chain-reading"
+          />
+          <button type="submit" class="key next" :disabled="!reading || sending" data-test="chain-take">
+            Take reading
+          </button>
+        </div>
+        <label v-if="chain.mode === 'AC_VOLTS'" class="loz">
+          <input v-model="lowImpedance" type="checkbox" /> meter on low impedance
+        </label>
+        <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
+      </form>
+      <CallPanel />
+    </div>
     <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
       >Go on to the work</RouterLink
     >
@@ -130,7 +132,7 @@ async function take() {
   max-width: 76rem;
   display: grid;
   grid-template-columns: minmax(0, 7fr) minmax(0, 4fr);
-  gap: 2.5rem;
+  gap: 2rem;
   padding-bottom: 6rem;
 }
 .chains {
@@ -162,29 +164,29 @@ async function take() {
   background: var(--ink);
   color: var(--paper);
 }
-.row {
+.points {
   list-style: none;
   margin: 0;
   padding: 0;
   display: block;
 }
-.row li {
+.points li {
   border-left: 4px solid var(--line-soft);
 }
-.row li.live {
+.points li.live {
   border-left-color: var(--ink);
 }
-.row li.dead {
+.points li.dead {
   border-left-style: dotted;
 }
-.row li.ghost {
+.points li.ghost {
   border-left-style: dashed;
 }
-.row button {
+.points button {
   width: 100%;
   min-height: 48px;
   display: grid;
-  grid-template-columns: 2rem minmax(0, 1fr) 1.25rem 8.5rem 6.5rem;
+  grid-template-columns: 2rem minmax(0, 1fr) 1.25rem 9.5rem 7rem;
   gap: 0.5rem;
   align-items: center;
   text-align: left;
@@ -193,13 +195,13 @@ async function take() {
   background: none;
   color: inherit;
 }
-.row .here button {
+.points .here button {
   background: var(--next-soft);
 }
-.mark {
+.spot {
   text-align: center;
 }
-.mark i {
+.spot i {
   display: inline-grid;
   place-items: center;
   width: 1.6em;
@@ -225,7 +227,16 @@ async function take() {
   font-weight: 700;
 }
 .take {
-  margin-top: 0.75rem;
+  margin-bottom: 1.5rem;
+  padding-bottom: 1rem;
+  border-bottom: 2px solid var(--line);
+}
+.take label:first-of-type {
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+.read small {
+  color: var(--ink-soft);
 }
 .line {
   display: flex;
@@ -245,6 +256,7 @@ async function take() {
   min-height: 44px;
 }
 .loz input {
+  accent-color: var(--ink);
   width: 24px;
   height: 24px;
 }
@@ -256,11 +268,19 @@ async function take() {
   padding-inline: 1.5rem;
 }
 @media (max-width: 900px) {
+  .chains {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    padding-bottom: 4px;
+  }
+  .chains .key {
+    flex: 0 0 auto;
+  }
   .power {
     grid-template-columns: minmax(0, 1fr);
     gap: 1.5rem;
   }
-  .row button {
+  .points button {
     grid-template-columns: 2rem minmax(0, 1fr) 1rem auto;
   }
   .word {
@@ -269,8 +289,17 @@ async function take() {
   .word:empty {
     display: none;
   }
+  .take {
+    position: sticky;
+    bottom: 0;
+    background: var(--paper);
+    border-top: 2px solid var(--line);
+    border-bottom: 0;
+    padding-top: 0.5rem;
+  }
   .onward {
-    left: 1rem;
+    position: static;
+    width: 100%;
   }
 }
 </style>

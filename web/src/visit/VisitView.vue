@@ -36,8 +36,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <TopBar :title="title" />
   <div v-if="handle.visit.value" class="visit">
     <nav class="steps no-print" aria-label="Steps of the visit">
-      <RouterLink :to="{ name: 'before', params: { id } }">1 Before power</RouterLink>
-      <RouterLink :to="{ name: 'power', params: { id } }">2 Power and call</RouterLink>
+      <RouterLink :to="{ name: 'before', params: { id } }">1 Before<span class="long"> power</span></RouterLink>
+      <RouterLink :to="{ name: 'power', params: { id } }">2 Power<span class="long"> and call</span></RouterLink>
       <RouterLink :to="{ name: 'work', params: { id } }">3 Work</RouterLink>
       <RouterLink :to="{ name: 'verdict', params: { id } }">4 Verdict</RouterLink>
       <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
@@ -90,6 +90,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 .steps a {
   display: inline-flex;
   align-items: center;
+  white-space: pre;
   min-height: 44px;
   padding-inline: 0.9rem;
   text-decoration: none;
@@ -138,6 +139,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   background: var(--paper-2);
 }
 @media (max-width: 700px) {
+  .long,
   .complaint,
   .keys {
     display: none;

@@ -6,6 +6,7 @@ import bricksignal.core.board.Machine;
 import bricksignal.core.board.Region;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayDeque;
 import java.util.Collection;
 import java.util.Comparator;
@@ -42,6 +43,18 @@ final class ModelChecks {
         new ExpressionChecks(root, model).run();
         faults();
         marks();
+        if (!root.hasProblems()) {
+            moments();
+        }
+    }
+
+    /** The unit in good order must run: it comes to each moment, and it does not chatter. */
+    private void moments() {
+        VirtualUnit sound = VirtualUnit.of(model, machine);
+        model.scenarios().stream().filter(s -> sound.run(s.id()).chattering()).forEach(s -> root.at("scenarios").at(s.id())
+                .note("the unit in good order chatters: contacts and board find no rest", "Look for a contact that opens "
+                        + "what closes it"));
+        model.moments().forEach(moment -> root.at("moments").at(moment.id()).attempt(() -> sound.secondsOf(moment)));
     }
 
     private void danglingNets() {

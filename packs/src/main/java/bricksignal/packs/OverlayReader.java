@@ -65,11 +65,22 @@ public final class OverlayReader {
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }
-        UnitModel model = PackReader.read(pack.with(changed));
+        UnitModel model = merged();
         Map<String, Chart> charts = new LinkedHashMap<>();
         model.charts().forEach((board, chart) -> charts.put(board, generations.containsKey(board)
                 ? new Chart(chart.codes(), generations.get(board)) : chart));
         return new Overlay(overlay.text("overlay"), family.id(), overlay.text("title"), model.with(charts), notes);
+    }
+
+    /** The family with the overlay's values; what then does not make a unit is the overlay's problem. */
+    private UnitModel merged() {
+        try {
+            return PackReader.read(pack.with(changed));
+        } catch (PackException refused) {
+            refused.problems().forEach(p -> overlay.note("with these values the unit does not work: " + p.reason() + " ("
+                    + p.path() + ")", "Check the values against the door: " + p.remedy()));
+            throw new PackException(problems);
+        }
     }
 
     /** Entries of the overlay that each change one value of an entry of the pack. */

@@ -100,6 +100,11 @@ final class Section {
         return expr == null ? Expr.TRUE : expr;
     }
 
+    /** True if anything was noted so far. */
+    boolean hasProblems() {
+        return !problems.isEmpty();
+    }
+
     /** Does something that may refuse a value; the refusal is noted with line and path. */
     <T> @Nullable T attempt(Supplier<T> action) {
         try {

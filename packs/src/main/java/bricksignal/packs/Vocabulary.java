@@ -44,7 +44,8 @@ public final class Vocabulary {
         root().path("questions").properties().forEach(entry -> {
             Map<String, String> answers = new LinkedHashMap<>();
             entry.getValue().path("answers").properties().forEach(a -> answers.put(a.getKey(), a.getValue().asString()));
-            questions.put(entry.getKey(), new Question(entry.getKey(), entry.getValue().path("ask").asString(), answers));
+            questions.put(entry.getKey(), new Question(entry.getKey(), entry.getValue().path("ask").asString(), answers,
+                    entry.getValue().path("effort").asDouble(1)));
         });
         return java.util.Collections.unmodifiableMap(questions);
     }

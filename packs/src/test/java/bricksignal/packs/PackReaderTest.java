@@ -79,7 +79,7 @@ class PackReaderTest {
 
     @Test
     void stateThatCannotBeReachedIsRefused() {
-        assertThat(problems("- {when: elapsed >= 60, to: draft-missing}", "- {when: elapsed >= 60, to: idle}"))
+        assertThat(problems("- {when: elapsed >= proving-time, to: draft-missing}", "- {when: elapsed >= proving-time, to: idle}"))
                 .singleElement().satisfies(p -> {
                     assertThat(p.path()).isEqualTo("/boards/board/regions/burner/draft-missing");
                     assertThat(p.line()).isEqualTo(line("        draft-missing:\n"));

@@ -2,7 +2,6 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.run.SolvedStates;
-import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
@@ -45,7 +44,7 @@ public final class CompiledPack {
         this.hypotheses = model.faults().stream().map(fault -> new Hypothesis(fault, model.part(fault.part()),
                 fault.effects().isEmpty() ? healthy : VirtualUnit.of(model, fault.in(model.machine()), solved),
                 fault.weight() / total)).toList();
-        model.moments().forEach(moment -> momentSeconds.put(moment.id(), seconds(moment)));
+        model.moments().forEach(moment -> momentSeconds.put(moment.id(), healthy.secondsOf(moment)));
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
@@ -165,22 +164,6 @@ public final class CompiledPack {
         }
         double share = unit.share(check.when(), moment.scenario(), at, moment.span());
         return new Prediction.Chance(check.otherwise() + share * (1 - 2 * check.otherwise()));
-    }
-
-    private double seconds(Moment moment) {
-        if (moment.during() == null) {
-            return moment.offset();
-        }
-        Timeline run = healthy.run(moment.scenario());
-        double[] stretch = run.firstStretch(moment.during()).orElseThrow(() -> new IllegalArgumentException("moment '"
-                + moment.id() + "' never comes: the unit in good order does not reach it in scenario '"
-                + moment.scenario() + "'"));
-        double at = stretch[0] + moment.offset();
-        if (!(at < stretch[1])) {
-            throw new IllegalArgumentException("moment '" + moment.id() + "' lies " + moment.offset()
-                    + " s into a stretch that lasts only " + (stretch[1] - stretch[0]) + " s");
-        }
-        return at;
     }
 
     private Test.Reading voltage(Point point, String moment) {

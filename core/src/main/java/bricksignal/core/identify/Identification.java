@@ -11,7 +11,7 @@ import java.util.Optional;
 /**
  * Finds the family of a unit by a few questions. Families are equally likely before; an answer that a family does not have
  * makes it unlikely, not impossible, because people misjudge; the next question is the one that is expected to tell most
- * (entropy). Immutable.
+ * (entropy) for the effort of looking. Immutable.
  */
 public final class Identification {
 
@@ -70,7 +70,7 @@ public final class Identification {
             return Optional.empty();
         }
         return questions.stream().filter(q -> !answers.containsKey(q.id())).filter(q -> bits(q) > TELLS_NOTHING)
-                .max(Comparator.comparingDouble(this::bits));
+                .max(Comparator.comparingDouble(q -> bits(q) / q.effort()));
     }
 
     /** How the families that are left answer a question, for its words. */

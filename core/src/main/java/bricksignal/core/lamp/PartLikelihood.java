@@ -116,7 +116,7 @@ final class PartLikelihood {
         return mark * length(flash.litSeconds(), expected.litSeconds());
     }
 
-    /** A person's tap is short, and held where the flash is long and the pattern has short ones too; a camera sees the length. */
+    /** A person's tap is short, and held where the flash is long if short ones ask for it; a camera sees the length. */
     private double length(double lit, double expected) {
         if (Double.isNaN(lit)) {
             return 1;
@@ -126,7 +126,13 @@ final class PartLikelihood {
         }
         boolean both = round.stream().anyMatch(f -> f.litSeconds() > LONG_SECONDS)
                 && round.stream().anyMatch(f -> f.litSeconds() <= LONG_SECONDS);
-        return both ? logNormal(lit, expected > LONG_SECONDS ? 0.6 : 0.13, 0.55) : logNormal(lit, 0.15, 0.8);
+        boolean isLong = expected > LONG_SECONDS;
+        double tapped = logNormal(lit, 0.15, 0.8);
+        double held = logNormal(lit, 0.6, 0.55);
+        if (both) {
+            return isLong ? held : logNormal(lit, 0.13, 0.55);
+        }
+        return isLong ? (tapped + held) / 2 : tapped;
     }
 
     private double normal(double interval, double expected) {

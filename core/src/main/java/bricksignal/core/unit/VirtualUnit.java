@@ -56,6 +56,26 @@ public final class VirtualUnit {
         return run(usual.id());
     }
 
+    /**
+     * When a moment comes in this unit's run, seconds.
+     *
+     * @throws IllegalArgumentException if the unit does not come to it
+     */
+    public double secondsOf(Moment moment) {
+        if (moment.during() == null) {
+            return moment.offset();
+        }
+        double[] stretch = run(moment.scenario()).firstStretch(moment.during()).orElseThrow(
+                () -> new IllegalArgumentException("moment '" + moment.id() + "' never comes: the unit in good order does not "
+                        + "reach it in scenario '" + moment.scenario() + "'"));
+        double at = stretch[0] + moment.offset();
+        if (!(at < stretch[1])) {
+            throw new IllegalArgumentException("moment '" + moment.id() + "' lies " + moment.offset()
+                    + " s into a stretch that lasts only " + (stretch[1] - stretch[0]) + " s");
+        }
+        return at;
+    }
+
     /** A reading: what the instrument shows, and what it is connected to. */
     public record Shown(double value, double sourceOhms) {
     }

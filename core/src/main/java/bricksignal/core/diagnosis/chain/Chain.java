@@ -61,7 +61,7 @@ public record Chain(String id, String label, String common, String moment, List<
                     board.supplyMinus());
             for (Input input : board.inputs()) {
                 if (input instanceof Input.Voltage v) {
-                    put(pack, chains, "input." + v.id(), "permission at " + label(model, v.plus()), v.plus(), v.minus());
+                    put(pack, chains, "input." + v.id(), label(model, v.plus()), v.plus(), v.minus());
                 }
             }
         }
