@@ -59,6 +59,7 @@ class MainJobTest {
             browser.go("/visits/" + visit);
             lampIsTapped(browser, width, Integer.parseInt(pattern.substring(0, 1)));
             assertThat(browser.text("[data-test=lamp-read] .pattern")).startsWith(pattern);
+            browser.press("[data-test=to-power]");
             browser.press("[data-test=to-work]");
             browser.press("[data-test=why]");
             assertThat(browser.text("[data-test=why-list]")).contains("%");

@@ -151,4 +151,21 @@ class PackReaderTest {
         assertThatThrownBy(() -> PackReader.read("")).isInstanceOf(PackException.class);
         assertThatThrownBy(() -> PackReader.read("just words")).isInstanceOf(PackException.class);
     }
+
+    @Test
+    void everyShippedPackPassesTheWholeCheck() {
+        PackLibrary.ids().forEach(id -> assertThat(PackReader.check(PackLibrary.text(id)).id()).isEqualTo(id));
+    }
+
+    @Test
+    void faultThatNothingCanShowIsRefused() {
+        String pack = PackLibrary.text("f1-furnace");
+        String spoiled = pack.replace("faults:\n", "faults:\n  invisible: {label: nothing to see, part: watch, weight: 1, does: "
+                + "[{parameter: lockout-time, value: 3601}], remedy: none}\n");
+        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
+                assertThat(refused.problems()).singleElement().satisfies(p -> {
+                    assertThat(p.path()).isEqualTo("/faults/invisible");
+                    assertThat(p.reason()).contains("nothing can show");
+                }));
+    }
 }

@@ -70,6 +70,15 @@ public final class Client {
         return send(request(path).header("Content-Type", "text/plain").POST(HttpRequest.BodyPublishers.ofString(text)));
     }
 
+    public Reply postCsv(String path, String text) {
+        return send(request(path).header("Content-Type", "text/csv").POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    /** A part of an answer, to be sent back. */
+    public static Object plain(JsonNode node) {
+        return JSON.treeToValue(node, Object.class);
+    }
+
     /** Without the CSRF header. */
     public Reply postUnguarded(String path, Object body) {
         return send(HttpRequest.newBuilder(URI.create(base + path)).header("Content-Type", "application/json")

@@ -29,7 +29,7 @@ class RestartTest {
                 assertThat(after.get("diagnosis")).isEqualTo(before.get("diagnosis"));
                 ines.at(second.url()).add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
                 assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(2);
-                assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(9);
+                assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(10);
             }
         }
     }

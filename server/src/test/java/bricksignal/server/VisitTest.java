@@ -100,7 +100,7 @@ class VisitTest {
         String visit = ines.job("f12-minisplit", "outdoor unit is dead");
         JsonNode lamps = ines.get("/api/visits/" + visit).json().get("diagnosis").get("unit").get("lamps");
         assertThat(lamps).hasSize(2);
-        ines.add(visit, entry("PATTERN", "board", "indoor-board", "pattern", "6 flashes"));
+        ines.add(visit, entry("PATTERN", "board", "indoor-board", "pattern", "display E6"));
         JsonNode after = ines.add(visit, entry("PATTERN", "board", "outdoor-board", "pattern", "off")).json();
         assertThat(belief(after, "permit-dead")).isGreaterThan(0.3);
         assertThat(after.get("diagnosis").get("log").get(1).get("what").asString()).isEqualTo("Lamp on the outdoor board as found");
@@ -119,7 +119,7 @@ class VisitTest {
         JsonNode after = ines.add(visit, entry("READING", "black", "C", "red", "SEC", "mode", "AC_VOLTS", "moment",
                 "standby", "reading", "0,1")).json();
         assertThat(belief(after, "transformer-open")).isGreaterThan(0.08);
-        assertThat(after.get("diagnosis").get("log").get(0).get("explanation").asString()).isEqualTo("sound: 27.4 V AC");
+        assertThat(after.get("diagnosis").get("log").get(0).get("explanation").asString()).isEqualTo("nothing here; sound: 27.4 V AC");
     }
 
     @Test

@@ -54,7 +54,7 @@ class PackController {
     @PostMapping(value = "/api/packs/check", consumes = MediaType.TEXT_PLAIN_VALUE)
     CheckView check(@RequestBody String yaml) {
         try {
-            PackReader.read(yaml);
+            PackReader.check(yaml);
             return new CheckView(true, List.of());
         } catch (PackException refused) {
             return new CheckView(false, refused.problems());

@@ -1,0 +1,157 @@
+package bricksignal.e2e;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Wording;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test.Reading;
+import bricksignal.packs.PackLibrary;
+import bricksignal.server.RunningServer;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.support.ui.Select;
+
+/** From a unit in no list to its first proposed test; the lamp by camera; the walk along a rooftop's permission. */
+@ExtendWith(RunningServer.class)
+class ReadAndIdentifyTest {
+
+    private final RunningServer.Instance server;
+
+    ReadAndIdentifyTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @Test
+    void unitInNoListIsIdentifiedItsChartTypedInAndTheFirstTestProposed() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/jobs/new");
+            browser.press("[data-test=to-identify]");
+            for (int i = 0; i < 6 && !browser.shows("[data-test=take-family]"); i++) {
+                String before = browser.text("[data-test=question]");
+                String answer = java.util.List.of("answer-gas", "answer-indoors", "answer-single", "answer-hot-surface",
+                        "answer-psc", "answer-metal").stream().filter(a -> browser.shows("[data-test=" + a + "]")).findFirst()
+                        .orElse("skip");
+                browser.press("[data-test=" + answer + "]");
+                browser.waitFor(() -> browser.shows("[data-test=take-family]")
+                        || !browser.text("[data-test=question]").equals(before));
+            }
+            browser.press("[data-test=take-family]");
+            new Select(browser.see("#unit-site")).selectByValue("new");
+            browser.see("#site-name").sendKeys("Dye works");
+            browser.see("#unit-label").sendKeys("Furnace, vat room");
+            browser.see("#unit-location").sendKeys("vat room");
+            browser.press("[data-test=type-chart]");
+            browser.see("[data-test=board-title]").sendKeys("Grey board, door chart");
+            line(browser, 0, "9", "draft proving stays open");
+            line(browser, 1, "8", "ignition lockout");
+            browser.see("[data-test=timing-purge-time]").sendKeys("30");
+            browser.press("[data-test=save-board]");
+            browser.see("#complaint").sendKeys("No heat");
+            browser.press("button[type=submit]");
+            browser.see("[data-test=tap]");
+            browser.see("#typed-pattern").sendKeys("9 flashes" + Keys.ENTER);
+            assertThat(browser.text("[data-test=lamp-read]")).contains("9 flashes").contains("draft proving stays open");
+            browser.press("[data-test=to-power]");
+            browser.press("[data-test=to-work]");
+            assertThat(browser.text("[data-test=next]")).isNotBlank();
+            assertThat(browser.driver().getPageSource()).contains("draft hose");
+        }
+    }
+
+    private static void line(Browser browser, int i, String pattern, String condition) {
+        browser.see("[data-test=pattern-0-" + i + "]").sendKeys(pattern);
+        browser.see("[data-test=condition-0-" + i + "]").sendKeys(condition);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4 flashes, 4", "heartbeat, 14"})
+    void lampIsReadByTheCamera(String pattern, int rounds, @TempDir Path folder) throws Exception {
+        String visit = server.logIn("ines").job("no heat");
+        Path film = LampFilm.write(folder.resolve("lamp.y4m"), pattern, rounds);
+        try (Browser browser = new Browser(server.url(), 1280, 800, film)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=way-camera]");
+            browser.waitFor(() -> Boolean.TRUE.equals(browser.driver().executeScript(
+                    "const v = document.querySelector('[data-test=camera]'); return v && v.videoWidth > 0")));
+            new Actions(browser.driver()).moveToElement(browser.see("[data-test=camera]")).click().perform();
+            browser.press("[data-test=record]");
+            browser.see("[data-test=stop-recording]");
+            browser.waitFor(() -> browser.shows("[data-test=keep-trace]"));
+            assertThat(browser.driver().findElement(By.cssSelector("[data-test=trace] li")).getText()).startsWith(pattern);
+            browser.press("[data-test=keep-trace]");
+            assertThat(browser.text("[data-test=lamp-read] .pattern")).startsWith(pattern);
+        }
+    }
+
+    @Test
+    void cameraThatIsMissingIsSaidAndTheOtherWaysStay() {
+        String visit = server.logIn("ines").job("no heat");
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=way-camera]");
+            assertThat(browser.text("[data-test=camera-refused]")).containsAnyOf("No camera", "refused").contains("tap the lamp");
+            browser.press("[data-test=way-tap]");
+            browser.see("[data-test=tap]");
+        }
+    }
+
+    @Test
+    void permissionOfARooftopIsWalkedToTheOpenDetector() {
+        CompiledPack pack = CompiledPack.of(PackLibrary.load().model("f14-rooftop"), ErrorModel.defaults());
+        int fault = pack.hypotheses().stream().map(h -> h.id()).toList().indexOf("detector-dirty");
+        var ines = server.logIn("ines");
+        String visit = ines.job("f14-rooftop", "dead");
+        ines.add(visit, entry("PATTERN", "board", "unit-board", "pattern", "off"));
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/power");
+            browser.press("[data-test=chain-supply\\.unit-board]");
+            for (int i = 0; i < 8 && !browser.text("[data-test=chain-said]").contains("It stops between"); i++) {
+                String label = browser.text("label[for=chain-reading]").replace("Red on ", "");
+                String net = pack.model().points().stream().filter(p -> p.label().equals(label)).findFirst().orElseThrow().net();
+                Reading reading = pack.freeReading(bricksignal.core.circuit.solve.MeterMode.AC_VOLTS_LOW_Z,
+                        new Place.Across("COM", net), "standby", bricksignal.core.unit.Setup.AS_IT_IS);
+                double value = pack.hypotheses().get(fault).unit().read(reading, "heating", pack.momentSeconds("standby")).value();
+                if (!browser.see(".loz input").isSelected()) {
+                    browser.press(".loz input");
+                }
+                String said = browser.text("[data-test=chain-said]");
+                browser.see("[data-test=chain-reading]").sendKeys(Wording.number(value));
+                browser.press("[data-test=chain-take]");
+                browser.waitFor(() -> !browser.text("[data-test=chain-said]").equals(said)
+                        || browser.see("[data-test=chain-reading]").getDomProperty("value").isEmpty());
+            }
+            assertThat(browser.text("[data-test=chain-said]")).contains("phase monitor output").contains("smoke detector output")
+                    .contains("smoke detector.");
+        }
+    }
+
+    @Test
+    void jumperRunsItsClockOnEveryScreenUntilItIsOut() {
+        String visit = server.logIn("ines").job("no heat");
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/power");
+            browser.press("[data-test=call-in]");
+            for (String step : new String[] {"before", "power", "work", "verdict"}) {
+                browser.go("/visits/" + visit + "/" + step);
+                assertThat(browser.text("[data-test=changes]")).contains("jumper from R to W");
+            }
+            browser.press("[data-test=change-out]");
+            browser.waitFor(() -> !browser.shows("[data-test=changes]"));
+        }
+    }
+}

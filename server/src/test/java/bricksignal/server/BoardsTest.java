@@ -1,0 +1,175 @@
+package bricksignal.server;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Identifying a unit, typing its board in, and what a visit makes of it. */
+@ExtendWith(RunningServer.class)
+class BoardsTest {
+
+    private final RunningServer.Instance server;
+    private Client ines;
+
+    BoardsTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @BeforeEach
+    void logIn() {
+        ines = server.logIn("ines");
+    }
+
+    private static Map<String, Object> draft(String name, String pattern, String condition) {
+        return Map.of("overlay", name, "family", "f1-furnace", "title", "Board " + name, "timings", Map.of("purge-time", 25),
+                "charts", Map.of("board", List.of(Map.of("generation", "door", "codes",
+                        List.of(Map.of("pattern", pattern, "condition", condition))))));
+    }
+
+    private String unitWith(String board) {
+        Map<String, Object> unit = new LinkedHashMap<>(Map.of("siteName", "Site " + UUID.randomUUID(), "label", "Furnace",
+                "location", "cellar", "pack", "f1-furnace"));
+        if (!board.isEmpty()) {
+            unit.put("board", board);
+        }
+        Client.Reply made = ines.post("/api/units", unit);
+        assertThat(made.status()).isEqualTo(201);
+        return made.json().get("id").asString();
+    }
+
+    private String visitTo(String unit) {
+        return ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "no heat")).json().get("job").get("id").asString();
+    }
+
+    @Test
+    void questionsLeadToAFamily() {
+        Map<String, String> answers = new LinkedHashMap<>();
+        JsonNode state = ines.post("/api/identify", Map.of("answers", answers)).json();
+        assertThat(state.get("families")).hasSize(5);
+        answers.putAll(Map.of("place", "roof", "supply", "three"));
+        state = ines.post("/api/identify", Map.of("answers", answers)).json();
+        assertThat(state.get("families").get(0).get("id").asString()).isEqualTo("f14-rooftop");
+        assertThat(state.get("next").isNull()).isTrue();
+        assertThat(ines.post("/api/identify", Map.of("answers", Map.of("place", "moon"))).status()).isEqualTo(422);
+    }
+
+    @Test
+    void eachSaveIsAVersionAndTheSameTextIsNone() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        assertThat(ines.post("/api/overlays", draft(name, "9 flashes", "ignition lockout")).json().get("usable").asBoolean()).isTrue();
+        ines.post("/api/overlays", draft(name, "9 flashes", "ignition lockout"));
+        ines.post("/api/overlays", draft(name, "8 flashes", "ignition lockout"));
+        JsonNode view = ines.get("/api/overlays/" + name).json();
+        assertThat(view.get("row").get("version").asInt()).isEqualTo(2);
+        assertThat(view.get("history")).hasSize(2);
+        assertThat(ines.get("/api/overlays/" + name + "/yaml?version=1").body()).contains("9 flashes");
+        assertThat(ines.get("/api/overlays/nobody").status()).isEqualTo(404);
+    }
+
+    @Test
+    void exportIsImportedAgainAndProblemsNameTheirLine() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        ines.post("/api/overlays", draft(name, "9 flashes", "ignition lockout"));
+        String yaml = ines.get("/api/overlays/" + name + "/yaml").body().replace(name, name + "-copy");
+        assertThat(ines.postText("/api/overlays/import", yaml).json().get("usable").asBoolean()).isTrue();
+        JsonNode spoiled = ines.postText("/api/overlays/import", yaml.replace("ignition lockout", "ignition lockut")).json();
+        assertThat(spoiled.get("usable").asBoolean()).isFalse();
+        JsonNode problem = spoiled.get("problems").get(0);
+        assertThat(problem.get("line").asInt()).isGreaterThan(3);
+        assertThat(problem.get("remedy").asString()).contains("Maybe 'ignition lockout'");
+    }
+
+    @Test
+    void unitUsesItsBoardAtOnceAndAClosedVisitKeepsTheVersionItHad() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        ines.post("/api/overlays", draft(name, "9 flashes", "ignition lockout"));
+        String unit = unitWith("");
+        String visit = visitTo(unit);
+        assertThat(ines.post("/api/units/" + unit + "/board", Map.of("board", name)).status()).isEqualTo(200);
+        JsonNode before = ines.add(visit, entry("PATTERN", "pattern", "9 flashes")).json().get("diagnosis");
+        assertThat(before.get("log").get(0).get("explanation").asString()).isEqualTo("ignition lockout");
+        ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "later"));
+        ines.post("/api/overlays", draft(name, "9 flashes", "limit or rollout open"));
+        assertThat(ines.get("/api/visits/" + visit).json().get("diagnosis").get("log").get(0).get("explanation").asString())
+                .as("kept as it was closed").isEqualTo("ignition lockout");
+        String next = visitTo(unit);
+        assertThat(ines.add(next, entry("PATTERN", "pattern", "9 flashes")).json().get("diagnosis").get("log").get(0)
+                .get("explanation").asString()).as("the newest").isEqualTo("limit or rollout open");
+    }
+
+    @Test
+    void boardOfAnotherFamilyIsRefusedForAUnit() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        ines.post("/api/overlays", draft(name, "9 flashes", "ignition lockout"));
+        Client.Reply refused = ines.post("/api/units", Map.of("siteName", "X", "label", "Y", "location", "Z", "pack",
+                "f14-rooftop", "board", name));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.detail()).contains("f1-furnace").contains("own family");
+    }
+
+    @Test
+    void lampIsPreviewedFromATraceAndKeptAsOne() {
+        String visit = ines.job("no heat");
+        StringBuilder csv = new StringBuilder("seconds,brightness\n");
+        for (int i = 0; i < 420; i++) {
+            double t = i / 30.0;
+            csv.append(t).append(',').append(t % 3.8 < 0.3 || t % 3.8 >= 0.6 && t % 3.8 < 0.9 || t % 3.8 >= 1.2 && t % 3.8 < 1.5
+                    ? 120 : 40).append('\n');
+        }
+        Client.Reply read = ines.postCsv("/api/lamp/csv", csv.toString());
+        assertThat(read.status()).isEqualTo(200);
+        Object trace = Client.plain(read.json().get("trace"));
+        JsonNode seen = ines.post("/api/visits/" + visit + "/lamp", entry("TRACE", "trace", trace)).json();
+        assertThat(seen.get("weights").get(0).get("pattern").asString()).isEqualTo("3 flashes");
+        assertThat(seen.get("flashes").size()).isBetween(10, 12);
+        JsonNode log = ines.add(visit, entry("TRACE", "trace", trace)).json().get("diagnosis").get("log");
+        assertThat(log.get(0).get("found").asString()).startsWith("3 flashes");
+    }
+
+    @Test
+    void fileThatCannotBeReadTellsWhatAndWhere() {
+        assertThat(ines.postCsv("/api/lamp/csv", "time,volts\n0,1\n").detail()).contains("no column 'brightness'");
+        assertThat(ines.postCsv("/api/lamp/csv", "seconds,brightness\n0,1\n0,2\n").detail()).contains("Row 2").contains("not later");
+        assertThat(ines.postCsv("/api/lamp/csv", "seconds,brightness\n-1,1\n").detail()).contains("negative");
+        assertThat(ines.postCsv("/api/lamp/csv", "seconds,brightness\n0,bright\n").detail()).contains("'bright' is not a number");
+        assertThat(ines.postCsv("/api/lamp/csv", "seconds,brightness\n").detail()).contains("no row");
+        assertThat(ines.postCsv("/api/lamp/csv", "").status()).isEqualTo(422);
+    }
+
+    @Test
+    void fileOfTwoMillionRowsIsReadAsFarAsItCanBeUsedAndThatIsSaid() {
+        StringBuilder csv = new StringBuilder("seconds,brightness\n");
+        for (int i = 0; i < 2_000_000; i++) {
+            csv.append(i).append("e-3,1\n");
+        }
+        JsonNode read = ines.postCsv("/api/lamp/csv", csv.toString()).json();
+        assertThat(read.get("trace").get("seconds")).hasSize(20_000);
+        assertThat(read.get("notes").get(0).asString()).contains("more than 20000 rows");
+    }
+
+    @Test
+    void resetAndTwinsAreEvidence() {
+        String visit = ines.job("f14-rooftop", "dead");
+        JsonNode view = ines.get("/api/visits/" + visit).json();
+        assertThat(view.get("twins")).hasSize(2);
+        ines.add(visit, entry("PATTERN", "board", "unit-board", "pattern", "off"));
+        for (JsonNode twin : view.get("twins")) {
+            ines.add(visit, entry("TWIN", "unit", twin.get("id").asString(), "yes", true));
+        }
+        JsonNode after = ines.add(visit, entry("RESET", "yes", true)).json();
+        assertThat(after.get("diagnosis").get("wasReset").asBoolean()).isTrue();
+        assertThat(after.get("twins").get(0).get("same").asBoolean()).isTrue();
+        assertThat(after.get("diagnosis").get("suspects").get(0).get("id").asString()).isIn("fire-alarm", "supply-low", "phase-reversed");
+        JsonNode taken = ines.add(visit, entry("TWIN", "unit", view.get("twins").get(0).get("id").asString(), "yes", false)).json();
+        assertThat(taken.get("twins").get(0).get("same").asBoolean()).as("the last word on a twin counts").isFalse();
+        assertThat(ines.add(visit, entry("TWIN", "yes", true)).status()).isEqualTo(422);
+    }
+}
