@@ -9,7 +9,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
+import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
@@ -25,6 +27,11 @@ final class Browser implements AutoCloseable {
     private final String url;
 
     Browser(String url, int width, int height) {
+        this(url, width, height, null);
+    }
+
+    /** With a film in place of the camera. */
+    Browser(String url, int width, int height, @Nullable Path film) {
         try {
             this.profile = Files.createTempDirectory("brick-chromium");
         } catch (IOException e) {
@@ -36,6 +43,10 @@ final class Browser implements AutoCloseable {
         options.addArguments("--headless=new", "--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu", "--disable-quic",
                 "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
                 "--user-data-dir=" + profile);
+        if (film != null) {
+            options.addArguments("--use-fake-device-for-media-stream", "--use-fake-ui-for-media-stream",
+                    "--use-file-for-fake-video-capture=" + film);
+        }
         ChromeDriverService service = new ChromeDriverService.Builder()
                 .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile()).usingAnyFreePort().build();
         driver = new ChromeDriver(service, options);
@@ -85,8 +96,16 @@ final class Browser implements AutoCloseable {
         return driver.findElements(By.cssSelector(css)).stream().anyMatch(WebElement::isDisplayed);
     }
 
+    /** The text of what is seen; read again where the page changed under the reading. */
     String text(String css) {
-        return see(css).getText();
+        return new WebDriverWait(driver, Duration.ofSeconds(15)).ignoring(StaleElementReferenceException.class)
+                .until(d -> see(css).getText());
+    }
+
+    /** The text of what may be there, at once; empty where it is not. */
+    String textNow(String css) {
+        return String.valueOf(driver.executeScript(
+                "const e = document.querySelector(arguments[0]); return e ? e.innerText : ''", css));
     }
 
     void waitFor(java.util.function.BooleanSupplier condition) {
