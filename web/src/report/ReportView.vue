@@ -8,7 +8,12 @@ import StripChart from '../visit/StripChart.vue'
 
 const props = defineProps<{ id: string }>()
 const { visit, error } = useVisit(() => props.id)
-const words = { PROVEN: 'Proven', INDICATED: 'Indicated, proof is missing', NOT_YET: 'Not proven' }
+const words = {
+  PROVEN: 'Proven',
+  INDICATED: 'Indicated, proof is missing',
+  NOT_YET: 'Not proven',
+  UNEXPLAINED: 'not explained by the model',
+}
 const outcomes = {
   FIXED: 'Fixed on this visit',
   PART_ORDERED: 'Part ordered, second trip',

@@ -3,8 +3,15 @@ import { onKeyStroke } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import type { Diagnosis, TestView } from '../api/client'
 import { clock, minutes, percent } from './format'
+import PlanTree from './PlanTree.vue'
 
-const props = defineProps<{ test: TestView; purpose: Diagnosis['purpose']; chosen: boolean; others: TestView[] }>()
+const props = defineProps<{
+  test: TestView
+  purpose: Diagnosis['purpose']
+  chosen: boolean
+  others: TestView[]
+  plan: Diagnosis['plan']
+}>()
 const emit = defineEmits<{ choose: [id: string]; proposed: []; change: [what: string] }>()
 const why = ref(false)
 const other = ref(false)
@@ -64,9 +71,12 @@ onKeyStroke(['w', 'W'], (event) => {
     </button>
     <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
     <p v-if="why" class="brief">It {{ test.brief }}; {{ minutes(test.minutes) }}.</p>
-    <ul v-if="why" class="why" data-test="why-list">
-      <li v-for="w in test.why" :key="w">{{ w }}</li>
-    </ul>
+    <div v-if="why" data-test="why-list">
+      <PlanTree v-if="plan.length" :plan="plan" />
+      <ul class="why">
+        <li v-for="w in test.why" :key="w">{{ w }}</li>
+      </ul>
+    </div>
     <ul v-if="other" class="others">
       <li v-for="t in others" :key="t.id">
         <button type="button" class="key" @click="emit('choose', t.id)">

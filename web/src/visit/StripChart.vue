@@ -5,7 +5,12 @@ import type { Strip } from '../api/client'
 import { clock } from './format'
 import { LEFT, outline, ROW, scale, TOP } from './stripGeometry'
 
-const props = defineProps<{ strip: Strip; mark?: number | null; now?: number | null }>()
+const props = defineProps<{
+  strip: Strip
+  mark?: number | null
+  now?: number | null
+  events?: { label: string; begins: boolean; at: number }[]
+}>()
 const figure = ref<HTMLElement>()
 const { width: measured } = useElementSize(figure)
 const width = computed(() => Math.max(300, Math.round(measured.value || 760)))
@@ -15,6 +20,9 @@ const rows = computed(() =>
   props.strip.channels.map((channel, i) => {
     const low = TOP + (i + 1) * ROW - 6
     return {
+      seen: (props.events ?? [])
+        .filter((e) => e.label === channel.label)
+        .map((e) => ({ x: x.value(props.strip.callAt + e.at), begins: e.begins })),
       channel,
       low,
       outline: outline(channel.expected, x.value, props.strip.from, props.strip.to, low, low - 16),
@@ -59,6 +67,12 @@ const current = computed(() => {
         <text :x="LEFT - 8" :y="row.low - 3" class="channel">{{ row.channel.label }}</text>
         <rect v-for="(b, i) in row.ink" :key="i" :x="b.x" :y="b.y" :width="b.width" :height="b.height" class="ink" />
         <path :d="row.outline" class="outline" />
+        <path
+          v-for="(e, i) in row.seen"
+          :key="`seen-${i}`"
+          :d="e.begins ? `M${e.x} ${row.low}v-18h9v5h-9` : `M${e.x} ${row.low - 18}v18h9v-5h-9`"
+          class="seen"
+        />
       </g>
       <g v-for="t in ticks" :key="t">
         <line :x1="x(t)" :x2="x(t)" :y1="height - 22" :y2="height - 17" class="tick" />
@@ -94,6 +108,11 @@ const current = computed(() => {
 </template>
 
 <style scoped lang="scss">
+.seen {
+  fill: var(--next);
+  stroke: var(--next);
+  stroke-width: 2;
+}
 .strip {
   margin: 0;
 }

@@ -5,13 +5,19 @@ import type { Outcome } from '../api/client'
 import { percent } from './format'
 import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
+import RepairList from './RepairList.vue'
 
 const { visit, close } = useHandle()
 const route = useRoute()
 const router = useRouter()
 const verdict = computed(() => visit.value!.diagnosis.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const words = { PROVEN: 'Proven', INDICATED: 'Indicated: proof is missing', NOT_YET: 'Not yet' }
+const words = {
+  PROVEN: 'Proven',
+  INDICATED: 'Indicated: proof is missing',
+  NOT_YET: 'Not yet',
+  UNEXPLAINED: 'Not explained',
+}
 const outcome = ref<Outcome>('FIXED')
 const decided = ref('')
 const problem = ref('')
@@ -35,10 +41,15 @@ async function end() {
 <template>
   <main class="page">
     <p class="eyebrow" data-test="status">{{ words[verdict.status] }}</p>
-    <h1 class="label" :class="verdict.status.toLowerCase()" data-test="verdict">{{ verdict.label }}</h1>
+    <h1 class="label" :class="verdict.status.toLowerCase()" data-test="verdict">
+      {{ verdict.status === 'UNEXPLAINED' ? 'Nothing this model knows explains it' : verdict.label }}
+    </h1>
     <p class="mono">{{ percent(verdict.probability) }}</p>
     <p v-if="verdict.group.length" class="soft">No test of this unit tells it from: {{ verdict.group.join(', ') }}.</p>
-    <p v-if="verdict.status === 'NOT_YET'">Other causes are still open. Nothing should be replaced on this.</p>
+    <p v-if="verdict.status === 'UNEXPLAINED'">
+      No part is named. See whether the family and the board are right, repeat what surprised you, or ask somebody.
+    </p>
+    <p v-else-if="verdict.status === 'NOT_YET'">Other causes are still open. Nothing should be replaced on this.</p>
     <template v-else>
       <h2 class="h5">What to do</h2>
       <p>{{ verdict.remedy }}.</p>
@@ -56,6 +67,7 @@ async function end() {
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
     </template>
+    <RepairList class="mt-4" />
     <p class="caution mt-4">{{ visit!.diagnosis.unit.defer }}</p>
     <form v-if="!closed" class="close" @submit.prevent="end">
       <h2 class="h5">Close the visit</h2>

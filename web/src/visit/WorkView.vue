@@ -4,12 +4,13 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import DoNext from './DoNext.vue'
 import FreeReading from './FreeReading.vue'
-import { clock, percent } from './format'
+import { clock, minutes, percent } from './format'
 import { useHandle } from './handle'
 import LadderDrawing from './LadderDrawing.vue'
 import LogList from './LogList.vue'
 import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
+import SequenceTaps from './SequenceTaps.vue'
 import StripChart from './StripChart.vue'
 import SuspectBars from './SuspectBars.vue'
 import TemporaryChange from './TemporaryChange.vue'
@@ -22,11 +23,18 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
 const chosenId = ref('')
 const tests = computed(() => {
   const proof = diagnosis.value.verdict.proof.flatMap((p) => (p.test ? [p.test] : []))
-  return [...(diagnosis.value.next ? [diagnosis.value.next] : []), ...diagnosis.value.others, ...proof]
+  const repeats = diagnosis.value.contradictions.map((c) => c.test)
+  return [...(diagnosis.value.next ? [diagnosis.value.next] : []), ...diagnosis.value.others, ...proof, ...repeats]
 })
 const chosen = computed(() => tests.value.find((t) => t.id === chosenId.value))
 const test = computed(() => (closed.value ? undefined : (chosen.value ?? diagnosis.value.next)))
 const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test.value?.id))
+const odd = computed(
+  () =>
+    diagnosis.value.verdict.status === 'UNEXPLAINED' ||
+    diagnosis.value.contradictions.length > 0 ||
+    diagnosis.value.repeats.length > 0,
+)
 const free = ref(false)
 const changing = ref(false)
 const picked = ref<string | null>(null)
@@ -41,6 +49,15 @@ const panes = [
 ]
 const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
 const { seconds, place, end } = useCallClock(String(route.params.id))
+const events = computed(() =>
+  diagnosis.value.log
+    .filter((l) => l.counts && l.kind === 'EVENT')
+    .map((l) => ({
+      label: l.what.replace(/ (began|ended)$/, ''),
+      begins: l.what.endsWith('began'),
+      at: Number.parseFloat(l.found),
+    })),
+)
 const runTime = computed(() => (seconds.value == null ? null : diagnosis.value.strip.callAt + seconds.value))
 const fieldProblem = computed(() => (problem.value && !problem.value.passing ? problem.value : null))
 const blocked = computed(() => sending.value || outbox.value.length > 0)
@@ -76,6 +93,7 @@ function pick(net: string) {
       :purpose="diagnosis.purpose"
       :chosen="Boolean(chosen)"
       :others="others"
+      :plan="chosen ? [] : diagnosis.plan"
       @choose="(id) => (chosenId = id)"
       @proposed="chosenId = ''"
       @change="(text) => add({ kind: 'CHANGE_IN', text })"
@@ -89,9 +107,21 @@ function pick(net: string) {
         >To the verdict</RouterLink
       >
     </section>
-    <p v-if="diagnosis.repeats.length" class="area-odd problem" role="status">
-      Does not fit the rest, worth repeating: {{ diagnosis.repeats.join('; ') }}
-    </p>
+    <div v-if="odd" class="area-odd" role="status" data-test="odd">
+      <p v-if="diagnosis.verdict.status === 'UNEXPLAINED'" class="problem">
+        Nothing this model knows explains what was found ({{ percent(diagnosis.unexplained) }}). No part is named. Is it
+        this family, this board? Repeat what surprised you, or ask somebody.
+      </p>
+      <p v-for="c in diagnosis.contradictions" :key="c.repeat + c.other" class="problem">
+        Cannot both be right: {{ c.repeat }} · {{ c.other }}.
+        <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">
+          Repeat the first, {{ minutes(c.test.minutes) }}
+        </button>
+      </p>
+      <p v-if="!diagnosis.contradictions.length && diagnosis.repeats.length" class="problem">
+        Does not fit the rest, worth repeating: {{ diagnosis.repeats.join('; ') }}
+      </p>
+    </div>
     <nav class="swipe" aria-label="Panes">
       <button v-for="p in panes" :key="p.name" type="button" class="key quiet" @click="show(p.el.value)">
         {{ p.name }}
@@ -107,7 +137,8 @@ function pick(net: string) {
               <span class="mono">{{ clock(seconds) }}</span> stop clock
             </button>
           </div>
-          <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" />
+          <SequenceTaps v-if="seconds != null && !closed" :seconds="seconds" />
+          <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" :events="events" />
         </section>
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
           <div class="pane-head">

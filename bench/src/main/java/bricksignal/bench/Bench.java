@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code bin/bench [diagnosis|lamp|speed] [--seed N] [--json FILE] [--wrong]}. */
+/** {@code bin/bench [diagnosis|lamp|speed] [--seed N] [--pack ID] [--json FILE] [--wrong]}. */
 public final class Bench {
 
     private Bench() {
@@ -18,10 +18,11 @@ public final class Bench {
         long seed = Long.parseLong(option(words, "--seed", "1"));
         String what = words.isEmpty() || words.get(0).startsWith("--") ? "diagnosis" : words.get(0);
         Map<String, Object> result = switch (what) {
-            case "diagnosis" -> DiagnosisBench.run(seed, words.contains("--wrong"));
+            case "diagnosis" -> DiagnosisBench.run(seed, option(words, "--pack", ""), words.contains("--wrong"));
+            case "exact" -> ExactBench.run(seed);
             case "speed" -> SpeedBench.run(seed);
             case "lamp" -> LampBench.run(seed, words.contains("--wrong"));
-            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, lamp and speed");
+            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, exact, lamp and speed");
         };
         String file = option(words, "--json", "");
         if (!file.isEmpty()) {

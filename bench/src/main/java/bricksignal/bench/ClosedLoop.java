@@ -2,12 +2,14 @@ package bricksignal.bench;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Part;
@@ -24,6 +26,7 @@ import java.util.Set;
 final class ClosedLoop {
 
     private static final int MOST_TESTS = 60;
+    private static final int MOST_REPAIRS = 4;
 
     private final CompiledPack pack;
     private final Policy policy;
@@ -37,24 +40,84 @@ final class ClosedLoop {
 
     /** The advice leads until it gives a verdict. */
     Outcome advised(Technician technician) {
-        Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
+        Measured m = measure(technician, Diagnosis.of(pack, technician.lamps()));
+        return verdict(technician, m.diagnosis(), m.minutes(), m.tests(), m.parts());
+    }
+
+    /** What was measured until the advice had no more to ask. */
+    private record Measured(Diagnosis diagnosis, double minutes, int tests, double parts) {
+    }
+
+    private Measured measure(Technician technician, Diagnosis start) {
+        Diagnosis diagnosis = start;
         Setup standing = Setup.AS_IT_IS;
         double minutes = 0;
+        double parts = 0;
         int tests = 0;
         Advice advice = Advice.of(diagnosis, planner, standing);
         while (!advice.done() && tests < MOST_TESTS) {
             Test test = advice.proposals().get(0).test();
             minutes += TestCost.minutes(pack, test, standing);
+            parts += TestCost.partsUsed(pack, test);
             standing = TestCost.after(test);
             diagnosis = diagnosis.and(technician.make(test));
             tests++;
             advice = Advice.of(diagnosis, planner, standing);
         }
-        return verdict(technician, diagnosis, minutes, tests);
+        return new Measured(diagnosis, minutes, tests, parts);
+    }
+
+    /**
+     * A visit to a unit with more than one fault: what is named is repaired and the visit goes on with what is left, until
+     * nothing is the matter or four parts were repaired. Right if every bad part was among the repaired, and no sound board.
+     */
+    Outcome untilItRuns(Technician technician) {
+        Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
+        double minutes = 0;
+        double cost = 0;
+        int tests = 0;
+        boolean falseBoard = false;
+        for (int repair = 0; repair < MOST_REPAIRS; repair++) {
+            Measured m = measure(technician, diagnosis);
+            minutes += m.minutes();
+            tests += m.tests();
+            cost += m.parts();
+            diagnosis = m.diagnosis();
+            Hypothesis named = pack.hypothesis(ProofGate.verdict(diagnosis).leader());
+            if (named.nothing()) {
+                break;
+            }
+            for (Part part : named.parts()) {
+                falseBoard |= part.kind() == Part.Kind.BOARD && !technician.truth().parts().contains(part);
+                technician.repair(part.id());
+                minutes += part.minutes();
+                cost += part.price() + (part.stocked() ? 0 : policy.tripCost());
+                diagnosis = diagnosis.and(new Observation.Repaired(part.id()));
+            }
+            minutes += policy.verifyMinutes();
+            diagnosis = diagnosis.and(technician.make(pack.test("watch.reset")));
+        }
+        return new Outcome(technician.left().isEmpty(), falseBoard, tests, minutes, cost + minutes * policy.labourPerMinute(), 1);
+    }
+
+    /** Somebody who knows what is the matter and only repairs it: what no diagnosis can beat. */
+    Outcome knowing(Technician technician) {
+        Set<String> order = new LinkedHashSet<>();
+        technician.truth().parts().forEach(part -> order.add(part.id()));
+        return replace(technician, order);
+    }
+
+    /** Every point in the order of the sequence, all of them, and then the verdict. */
+    Outcome everything(Technician technician) {
+        return inSequence(technician, 2);
     }
 
     /** Every point in the order of the sequence, until one suspect is all but certain. */
     Outcome inSequence(Technician technician) {
+        return inSequence(technician, ProofGate.ENOUGH);
+    }
+
+    private Outcome inSequence(Technician technician, double enough) {
         Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
         Setup standing = Setup.AS_IT_IS;
         double minutes = 0;
@@ -62,9 +125,9 @@ final class ClosedLoop {
         List<Test> order = new ArrayList<>(pack.tests());
         order.sort(Comparator.comparingDouble(test -> pack.momentSeconds(test.moment())));
         Diagnosis start = diagnosis;
-        order.removeIf(test -> !start.possible(test));
+        order.removeIf(test -> !start.possible(test) || !measures(test));
         for (Test test : order) {
-            if (diagnosis.belief(diagnosis.ranking().get(0)) > ProofGate.ENOUGH) {
+            if (diagnosis.belief(diagnosis.ranking().get(0)) > enough) {
                 break;
             }
             minutes += TestCost.minutes(pack, test, standing);
@@ -72,7 +135,13 @@ final class ClosedLoop {
             diagnosis = diagnosis.and(technician.make(test));
             tests++;
         }
-        return verdict(technician, diagnosis, minutes, tests);
+        return verdict(technician, diagnosis, minutes, tests, 0);
+    }
+
+    /** A habit of measuring does not swap parts or watch cycles. */
+    private static boolean measures(Test test) {
+        return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense() == Test.Sense.CYCLES
+                || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.RESET));
     }
 
     /** The part that the chart names first, then the next, then whatever is most likely, until the unit runs. */
@@ -85,7 +154,7 @@ final class ClosedLoop {
             pack.model().chart(lamp.board()).code(seen).map(Chart.Code::names).ifPresent(order::addAll);
         }
         Diagnosis diagnosis = Diagnosis.of(pack, lamps);
-        diagnosis.ranking().forEach(h -> order.add(pack.hypotheses().get(h).part().id()));
+        diagnosis.ranking().forEach(h -> order.add(pack.hypothesis(h).part().id()));
         return replace(technician, order);
     }
 
@@ -96,7 +165,9 @@ final class ClosedLoop {
         return replace(technician, order);
     }
 
+    /** Replaces parts in this order until every part that is bad was replaced. */
     private Outcome replace(Technician technician, Set<String> order) {
+        Set<Part> bad = new LinkedHashSet<>(technician.truth().parts());
         double cost = 0;
         double minutes = 0;
         boolean falseBoard = false;
@@ -106,29 +177,34 @@ final class ClosedLoop {
             Part part = pack.model().part(id);
             cost += cost(part);
             minutes += part.minutes() + policy.verifyMinutes();
-            if (part.equals(technician.truth().part())) {
-                right = first;
+            boolean wasBad = bad.remove(part);
+            right |= wasBad && first;
+            falseBoard |= !wasBad && part.kind() == Part.Kind.BOARD;
+            first = false;
+            if (bad.isEmpty()) {
                 break;
             }
-            falseBoard |= part.kind() == Part.Kind.BOARD;
-            first = false;
         }
-        return new Outcome(right, falseBoard, 0, minutes, cost);
+        return new Outcome(right, falseBoard, 0, minutes, cost, 1);
     }
 
     /** After the verdict the named part is replaced; where it was not the cause the next in belief follows. */
-    private Outcome verdict(Technician technician, Diagnosis diagnosis, double minutes, int tests) {
-        List<Integer> group = ProofGate.verdict(diagnosis).group();
-        Part named = pack.hypotheses().get(group.get(0)).part();
-        Part cause = technician.truth().part();
-        boolean right = named.equals(cause)
-                || group.stream().anyMatch(h -> pack.hypotheses().get(h).equals(technician.truth()));
+    private Outcome verdict(Technician technician, Diagnosis diagnosis, double minutes, int tests, double parts) {
+        Verdict verdict = ProofGate.verdict(diagnosis);
+        List<Integer> group = verdict.group();
+        boolean named = verdict.status() == Verdict.Status.PROVEN || verdict.status() == Verdict.Status.INDICATED;
         Set<String> order = new LinkedHashSet<>();
-        diagnosis.ranking().forEach(h -> order.add(pack.hypotheses().get(h).part().id()));
+        if (named) {
+            pack.hypothesis(group.get(0)).parts().forEach(p -> order.add(p.id()));
+        }
+        order.addAll(planner.repairOrder(diagnosis));
+        List<Part> first = named ? pack.hypothesis(group.get(0)).parts() : List.of(pack.model().part(order.iterator().next()));
+        List<Part> causes = technician.truth().parts();
+        boolean right = first.containsAll(causes) || group.stream().anyMatch(h -> pack.hypothesis(h).equals(technician.truth()));
         Outcome after = replace(technician, order);
-        boolean falseBoard = named.kind() == Part.Kind.BOARD && !named.equals(cause);
+        boolean falseBoard = first.stream().anyMatch(p -> p.kind() == Part.Kind.BOARD && !causes.contains(p));
         return new Outcome(right, falseBoard, tests, minutes + after.minutes(),
-                minutes * policy.labourPerMinute() + after.cost());
+                minutes * policy.labourPerMinute() + parts + after.cost(), verdict.probability());
     }
 
     private double cost(Part part) {

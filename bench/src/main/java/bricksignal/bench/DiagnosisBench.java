@@ -7,16 +7,25 @@ import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Random;
 import java.util.function.BiFunction;
 
-/** The judge of the engine: every fault of every pack, visited with three seeds, by each policy. */
+/**
+ * The judge of the engine: every fault of every pack, visited with five seeds, by each policy; besides, by the advice alone,
+ * faults that come and go, pairs of faults, and faults that the model does not know.
+ */
 final class DiagnosisBench {
 
-    private static final int SEEDS = 3;
+    private static final int SEEDS = 5;
+    private static final int PAIRS = 60;
     private static final Map<String, BiFunction<ClosedLoop, Technician, Outcome>> POLICIES = policies();
 
     private final Map<String, Tally> all = tallies();
     private final Map<String, Object> packs = new LinkedHashMap<>();
+    private final Tally allNowAndThen = new Tally();
+    private final Tally allPairs = new Tally();
+    private final Calibration calibration = new Calibration();
+    private final Unknowns unknowns = new Unknowns();
     private final boolean showWrong;
 
     private DiagnosisBench(boolean showWrong) {
@@ -24,14 +33,28 @@ final class DiagnosisBench {
     }
 
     /** Runs and prints; the result is what {@code --json} writes. */
-    static Map<String, Object> run(long seed, boolean showWrong) {
+    static Map<String, Object> run(long seed, String only, boolean showWrong) {
         DiagnosisBench bench = new DiagnosisBench(showWrong);
-        PackLibrary.load().models().forEach(model -> bench.pack(model, seed));
+        PackLibrary.load().models().stream().filter(model -> only.isEmpty() || model.id().equals(only))
+                .forEach(model -> bench.pack(model, seed));
         Map<String, Object> result = new LinkedHashMap<>();
         result.put("seed", seed);
         result.put("packs", bench.packs);
-        result.put("all", figures(bench.all));
+        Map<String, Object> figures = figures(bench.all);
+        figures.put("nowAndThen", bench.allNowAndThen.figures());
+        figures.put("pairs", bench.allPairs.figures());
+        figures.put("calibration", bench.calibration.figures());
+        figures.put("unknown", bench.unknowns.figures());
+        result.put("all", figures);
         print("all", bench.all);
+        bench.allNowAndThen.print("", "now+then");
+        bench.allPairs.print("", "pairs");
+        bench.calibration.print();
+        bench.unknowns.print();
+        double advice = bench.all.get("advice").meanCost();
+        System.out.printf("cost of the advice over: chart %.3f, sequence until sure %.3f, everything in sequence %.3f, knowing %.3f%n",
+                advice / bench.all.get("chart").meanCost(), advice / bench.all.get("sequence").meanCost(),
+                advice / bench.all.get("everything").meanCost(), advice / bench.all.get("knowing").meanCost());
         return result;
     }
 
@@ -39,30 +62,95 @@ final class DiagnosisBench {
         CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
         ClosedLoop loop = new ClosedLoop(pack, Policy.defaults());
         Map<String, Tally> tallies = tallies();
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
+        for (int h = 0; h < pack.faults(); h++) {
             for (int s = 0; s < SEEDS; s++) {
-                long visit = seed * 1_000_003 + h * 101L + s;
-                double prior = pack.hypotheses().get(h).prior();
-                for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : POLICIES.entrySet()) {
-                    Outcome outcome = policy.getValue().apply(loop, new Technician(pack, h, visit));
-                    tallies.get(policy.getKey()).add(outcome, prior);
-                    all.get(policy.getKey()).add(outcome, prior);
-                    if (showWrong && policy.getKey().equals("advice") && (!outcome.right() || outcome.falseBoard())) {
-                        System.out.println("  wrong: " + pack.hypotheses().get(h).id() + " seed " + s + " " + outcome);
-                    }
-                }
+                single(loop, pack, h, seed * 1_000_003 + h * 101L + s, tallies);
             }
         }
-        packs.put(model.id(), figures(tallies));
+        Tally nowAndThen = new Tally();
+        for (int h = pack.faults(); h < pack.hypotheses().size(); h++) {
+            for (int s = 0; s < SEEDS; s++) {
+                Outcome outcome = loop.advised(new Technician(pack, h, seed * 1_000_003 + h * 101L + s));
+                tell(pack, h, outcome);
+                nowAndThen.add(outcome, pack.hypotheses().get(h).prior());
+                allNowAndThen.add(outcome, pack.hypotheses().get(h).prior());
+            }
+        }
+        Tally pairs = pairs(loop, pack, seed);
+        unknowns.add(model, seed);
+        Map<String, Object> figures = figures(tallies);
+        figures.put("nowAndThen", nowAndThen.figures());
+        figures.put("pairs", pairs.figures());
+        packs.put(model.id(), figures);
         print(model.id(), tallies);
+        nowAndThen.print("", "now+then");
+        pairs.print("", "pairs");
+    }
+
+    private void single(ClosedLoop loop, CompiledPack pack, int place, long visit, Map<String, Tally> tallies) {
+        double prior = pack.hypotheses().get(place).prior();
+        for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : POLICIES.entrySet()) {
+            Outcome outcome = policy.getValue().apply(loop, new Technician(pack, place, visit));
+            tallies.get(policy.getKey()).add(outcome, prior);
+            all.get(policy.getKey()).add(outcome, prior);
+            if (policy.getKey().equals("advice")) {
+                calibration.add(outcome, prior);
+                tell(pack, place, outcome);
+            }
+        }
+    }
+
+    /** Pairs of faults of different parts, each of which makes the unit fail, drawn by their priors; both must be found. */
+    private Tally pairs(ClosedLoop loop, CompiledPack pack, long seed) {
+        Random random = new Random(seed * 31 + pack.model().id().hashCode());
+        Tally tally = new Tally();
+        for (int i = 0; i < PAIRS; i++) {
+            int one = draw(pack, random);
+            int other = draw(pack, random);
+            boolean sameParts = pack.hypotheses().get(one).part().equals(pack.hypotheses().get(other).part());
+            if (sameParts || !pack.fails(one) || !pack.fails(other)) {
+                i--;
+                continue;
+            }
+            int place = pack.pairPlace(one, other);
+            Outcome outcome = loop.untilItRuns(new Technician(pack, place, seed * 7 + i));
+            tell(pack, place, outcome);
+            tally.add(outcome, 1);
+            allPairs.add(outcome, 1);
+        }
+        return tally;
+    }
+
+    private static int draw(CompiledPack pack, Random random) {
+        double total = 0;
+        for (int h = 0; h < pack.faults(); h++) {
+            total += pack.hypotheses().get(h).prior();
+        }
+        double at = random.nextDouble() * total;
+        for (int h = 0; h < pack.faults(); h++) {
+            at -= pack.hypotheses().get(h).prior();
+            if (at <= 0) {
+                return h;
+            }
+        }
+        return pack.faults() - 1;
+    }
+
+    private void tell(CompiledPack pack, int place, Outcome outcome) {
+        if (showWrong && (!outcome.right() || outcome.falseBoard())) {
+            System.out.printf("  wrong: %s%s at %.3f after %d tests%n", pack.hypothesis(place).id(),
+                    outcome.falseBoard() ? ", a sound board" : "", outcome.probability(), outcome.tests());
+        }
     }
 
     private static Map<String, BiFunction<ClosedLoop, Technician, Outcome>> policies() {
         Map<String, BiFunction<ClosedLoop, Technician, Outcome>> policies = new LinkedHashMap<>();
         policies.put("advice", ClosedLoop::advised);
         policies.put("sequence", ClosedLoop::inSequence);
+        policies.put("everything", ClosedLoop::everything);
         policies.put("chart", ClosedLoop::byChart);
         policies.put("price", ClosedLoop::byPrice);
+        policies.put("knowing", ClosedLoop::knowing);
         return policies;
     }
 
@@ -86,13 +174,8 @@ final class DiagnosisBench {
     }
 
     private static void print(String pack, Map<String, Tally> tallies) {
-        System.out.printf("%-12s %-9s %6s %7s %11s %6s %8s %8s%n", pack, "policy", "runs", "right", "false board", "tests",
+        System.out.printf("%-12s %-10s %6s %7s %11s %6s %8s %8s%n", pack, "policy", "runs", "right", "false board", "tests",
                 "minutes", "cost");
-        tallies.forEach((name, tally) -> {
-            Map<String, Object> f = tally.figures();
-            System.out.printf("%-12s %-9s %6d %6.1f%% %10.2f%% %6.1f %8.1f %8.1f%n", "", name, f.get("runs"),
-                    100 * tally.right(), 100 * tally.falseBoard(), f.get("meanTests"), f.get("meanMinutes"),
-                    f.get("meanCost"));
-        });
+        tallies.forEach((name, tally) -> tally.print("", name));
     }
 }

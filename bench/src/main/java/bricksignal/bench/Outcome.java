@@ -8,6 +8,7 @@ package bricksignal.bench;
  * @param tests tests made
  * @param minutes of measuring and replacing
  * @param cost in the pack's currency, parts and labour and trips until the unit runs
+ * @param probability that the verdict was given
  */
-record Outcome(boolean right, boolean falseBoard, int tests, double minutes, double cost) {
+record Outcome(boolean right, boolean falseBoard, int tests, double minutes, double cost, double probability) {
 }

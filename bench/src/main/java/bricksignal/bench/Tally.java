@@ -32,6 +32,15 @@ final class Tally {
         return falseBoard / weight;
     }
 
+    double meanCost() {
+        return cost / weight;
+    }
+
+    void print(String pack, String name) {
+        System.out.printf("%-12s %-10s %6d %6.1f%% %10.2f%% %6.1f %8.1f %8.1f%n", pack, name, runs, 100 * right(),
+                100 * falseBoard(), tests / weight, minutes / weight, cost / weight);
+    }
+
     /** The figures by name, as {@code --json} writes them. */
     Map<String, Object> figures() {
         Map<String, Object> figures = new LinkedHashMap<>();

@@ -1,50 +1,91 @@
 package bricksignal.bench;
 
+import bricksignal.core.board.Machine;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 
-/** Measures a virtual unit with one fault in it: one percent of meter noise and two misreads in a hundred. */
+/**
+ * Measures a virtual unit with one fault in it, or two, or one that comes and goes: one percent of meter noise and two misreads
+ * in a hundred. The values of the unit itself differ from those of the model within the parts' tolerance. Repairs take the
+ * fault of a part out.
+ */
 final class Technician {
 
     private static final double NOISE = 0.01;
     private static final double MISREAD = 0.02;
+    private static final double FAILING = 0.9;
+    private static final double SUPPLY_TOLERANCE = 0.02;
+    private static final double PART_TOLERANCE = 0.05;
 
     private final CompiledPack pack;
+    private final UnitModel model;
     private final Hypothesis truth;
-    private final int place;
     private final Random random;
+    private final VirtualUnit sound;
+    private final Set<String> repaired = new LinkedHashSet<>();
+    private final Map<String, VirtualUnit> units = new LinkedHashMap<>();
+    private final Machine machine;
+    private boolean failing;
 
     Technician(CompiledPack pack, int truth, long seed) {
         this.pack = pack;
-        this.place = truth;
-        this.truth = pack.hypotheses().get(truth);
+        this.model = pack.model();
+        this.truth = pack.hypothesis(truth);
         this.random = new Random(seed);
+        this.machine = varied(model.machine());
+        this.sound = VirtualUnit.of(model, machine);
     }
 
     Hypothesis truth() {
         return truth;
     }
 
-    /** Every lamp of the unit as found. */
-    List<Observation> lamps() {
-        return pack.model().charts().keySet().stream().map(this::lamp).toList();
+    /** Takes the fault of a part out of the unit, if it has one. */
+    void repair(String part) {
+        repaired.add(part);
     }
 
-    private Observation lamp(String board) {
-        List<LampPattern> chart = pack.model().chart(board).patterns();
+    /** The faults that are still in the unit. */
+    List<Fault> left() {
+        List<Fault> left = new ArrayList<>();
+        for (Fault fault : truth.faults()) {
+            if (!fault.effects().isEmpty() && !repaired.contains(fault.part())) {
+                left.add(fault);
+            }
+        }
+        return left;
+    }
+
+    /** Every lamp of the unit as found. */
+    List<Observation> lamps() {
+        boolean present = present();
+        return model.charts().keySet().stream().map(board -> lamp(board, present)).toList();
+    }
+
+    private Observation lamp(String board, boolean present) {
+        List<LampPattern> chart = model.chart(board).patterns();
         LampPattern seen = chart.get(random.nextInt(chart.size()));
         if (random.nextDouble() >= MISREAD) {
             double at = random.nextDouble();
-            for (Map.Entry<LampPattern, Double> share : pack.lampShares(place, board).entrySet()) {
+            Map<LampPattern, Double> shares = unit(present).usualRun().lampShares(board, model.found().from(), model.found().to());
+            for (Map.Entry<LampPattern, Double> share : shares.entrySet()) {
                 at -= share.getValue();
                 if (at <= 0) {
                     seen = share.getKey();
@@ -59,26 +100,90 @@ final class Technician {
     }
 
     Observation make(Test test) {
-        Moment moment = pack.model().moment(test.moment());
+        Moment moment = model.moment(test.moment());
         double at = pack.momentSeconds(test.moment());
         boolean misread = random.nextDouble() < MISREAD;
         if (test instanceof Test.Check check) {
             boolean yes = random.nextDouble() < chance(check, moment, at);
+            failing |= yes && !misread && (check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES);
             return new Observation.Answer(check, yes != misread);
         }
         Test.Reading reading = (Test.Reading) test;
-        double value = truth.unit().read(reading, moment.scenario(), at).value() * (1 + NOISE * random.nextGaussian());
+        double value = unit(present()).read(reading, moment.scenario(), at).value() * (1 + NOISE * random.nextGaussian());
         return new Observation.Reading(reading, misread ? wrong(reading.mode()) : value);
     }
 
-    /** A check of the process goes by the unit itself, what a check tells of a fault by the pack's probability. */
+    /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
     private double chance(Test.Check check, Moment moment, double at) {
-        Double told = check.tells().get(truth.id());
-        if (told != null || check.when() == null) {
-            return told == null ? check.otherwise() : told;
+        boolean watched = check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM
+                || check.sense() == Test.Sense.CYCLES;
+        if (watched) {
+            boolean gone = left().isEmpty();
+            int place = gone ? pack.sound() : truth.faults().size() > 1 && left().size() == 1
+                    ? place(left().get(0).id()) : place(truth.id());
+            return ((Prediction.Chance) pack.prediction(check, place)).yes();
         }
-        double share = truth.unit().share(check.when(), moment.scenario(), at, moment.span());
+        double told = -1;
+        for (Fault fault : left()) {
+            told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
+        }
+        if (told >= 0) {
+            return told;
+        }
+        if (check.when() == null) {
+            return check.otherwise();
+        }
+        double share = unit(present()).share(check.when(), moment.scenario(), at, moment.span());
         return check.otherwise() + share * (1 - 2 * check.otherwise());
+    }
+
+    private int place(String id) {
+        for (int h = 0; h < pack.hypotheses().size(); h++) {
+            if (pack.hypotheses().get(h).id().equals(id)) {
+                return h;
+            }
+        }
+        return pack.pairPlace(place(truth.faults().get(0).id()), place(truth.faults().get(1).id()));
+    }
+
+    private boolean present() {
+        return !truth.comesAndGoes() || random.nextDouble() < (failing ? FAILING : truth.duty());
+    }
+
+    /** The unit with the faults that are left in it, or without any. */
+    private VirtualUnit unit(boolean present) {
+        List<Fault> faults = present ? left() : List.of();
+        if (faults.isEmpty()) {
+            return sound;
+        }
+        return units.computeIfAbsent(faults.toString(), key -> {
+            Machine faulty = machine;
+            for (Fault fault : faults) {
+                faulty = fault.in(faulty);
+            }
+            return VirtualUnit.of(model, faulty);
+        });
+    }
+
+    /** Supplies and parts a little off, as in any real unit. */
+    private Machine varied(Machine nominal) {
+        Machine varied = nominal;
+        for (Element element : nominal.circuit().elements()) {
+            if (element instanceof Element.Source s && s.ohms() < 1000) {
+                varied = varied.withElement(new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY_TOLERANCE),
+                        s.degrees(), s.ohms()));
+            } else if (element instanceof Element.Load l && l.reactanceOhms() >= 0 && l.ohms() < 1000) {
+                double factor = off(PART_TOLERANCE);
+                varied = varied.withElement(new Element.Load(l.id(), l.a(), l.b(), l.ohms() * factor, l.reactanceOhms() * factor));
+            } else if (element instanceof Element.Capacitor c && c.farads() > 1e-7) {
+                varied = varied.withElement(new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * off(PART_TOLERANCE)));
+            }
+        }
+        return varied;
+    }
+
+    private double off(double tolerance) {
+        return 1 + tolerance * (2 * random.nextDouble() - 1);
     }
 
     private double wrong(MeterMode mode) {

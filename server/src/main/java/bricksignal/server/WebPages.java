@@ -1,7 +1,7 @@
 package bricksignal.server;
 
-import org.springframework.http.CacheControl;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -12,7 +12,7 @@ class WebPages implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**"}) {
+        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/policy"}) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
     }

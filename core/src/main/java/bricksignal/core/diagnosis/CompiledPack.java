@@ -1,6 +1,5 @@
 package bricksignal.core.diagnosis;
 
-import bricksignal.core.board.Effect;
 import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
@@ -19,40 +18,46 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * A unit model made ready to reason with: every hypothesis has been run, every test is known, and predictions are computed
- * when first asked for and kept. Safe for use by several threads.
+ * A unit model made ready to reason with: every single hypothesis has been run, every test is known, and predictions are
+ * computed when first asked for and kept. Hypotheses have places: first the faults in the order of the pack, then those that
+ * come and go, then the same while they are seen to fail, then the pairs of faults, which are run when somebody first asks for
+ * them. Safe for use by several threads.
  */
 public final class CompiledPack {
 
+    /** Share of the prior that all pairs of faults have together (from memory: seldom, and never forgotten). */
+    static final double PAIRS = 0.03;
+
     private final UnitModel model;
     private final ErrorModel errors;
+    private final SolvedStates solved = new SolvedStates();
     private final VirtualUnit healthy;
+    private final List<Hypothesis> singles;
     private final List<Hypothesis> hypotheses;
+    private final int faults;
+    private final int sound;
+    private final Map<Integer, Hypothesis> pairs = new ConcurrentHashMap<>();
     private final Map<String, Double> momentSeconds = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
-    private final List<Map<String, Map<LampPattern, Double>>> lampShares = new ArrayList<>();
-    private final List<Map<String, Map<LampPattern, Double>>> lampSharesAfterReset = new ArrayList<>();
     private final Map<Test, List<Prediction>> predictions = new ConcurrentHashMap<>();
+    private final Map<Test, Map<Integer, Prediction>> pairPredictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
+    private final Map<Integer, Behaviour> behaviours = new ConcurrentHashMap<>();
 
     private CompiledPack(UnitModel model, ErrorModel errors) {
         this.model = model;
         this.errors = errors;
-        SolvedStates solved = new SolvedStates();
         this.healthy = VirtualUnit.of(model, model.machine(), solved);
-        double total = model.faults().stream().mapToDouble(Fault::weight).sum();
-        this.hypotheses = model.faults().stream().map(fault -> new Hypothesis(fault, model.part(fault.part()),
-                fault.effects().isEmpty() ? healthy : VirtualUnit.of(model, fault.in(model.machine()), solved),
-                fault.weight() / total)).toList();
+        this.faults = model.faults().size();
+        this.singles = List.copyOf(singles());
+        this.hypotheses = singles.subList(0, faults + (singles.size() - faults) / 2);
+        this.sound = soundPlace();
         model.moments().forEach(moment -> momentSeconds.put(moment.id(), healthy.secondsOf(moment)));
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
-        model.parts().stream().filter(SwapTest::canBeSwapped).forEach(part -> put(SwapTest.of(model, part)));
-        hypotheses.forEach(h -> {
-            lampShares.add(shares(h.unit(), model.found().from(), model.found().to()));
-            lampSharesAfterReset.add(shares(h.unit(), 0, model.found().to()));
-        });
+        WatchTest.of(model).forEach(this::put);
+        SwapTest.of(model).forEach(this::put);
     }
 
     /** Compiles a model. */
@@ -72,8 +77,52 @@ public final class CompiledPack {
         return healthy;
     }
 
+    /** The single hypotheses by place: the faults, then those that come and go. */
     public List<Hypothesis> hypotheses() {
         return hypotheses;
+    }
+
+    /** The hypothesis at a place, a pair too. */
+    public Hypothesis hypothesis(int place) {
+        return place < singles.size() ? singles.get(place) : pairs.computeIfAbsent(place, this::pair);
+    }
+
+    /** How many of the single hypotheses are faults that stay. */
+    public int faults() {
+        return faults;
+    }
+
+    /** The place of the pair of two faults that stay. */
+    public int pairPlace(int one, int other) {
+        if (one == other || one >= faults || other >= faults) {
+            throw new IllegalArgumentException("places " + one + " and " + other + " are not two faults of this unit");
+        }
+        return singles.size() + Math.min(one, other) * faults + Math.max(one, other);
+    }
+
+    /** The place of what is left of a hypothesis when parts have been repaired. */
+    public int after(int place, java.util.Set<String> repairedParts) {
+        if (repairedParts.isEmpty()) {
+            return place;
+        }
+        if (place >= singles.size()) {
+            int one = (place - singles.size()) / faults;
+            int other = (place - singles.size()) % faults;
+            int leftOne = after(one, repairedParts);
+            int leftOther = after(other, repairedParts);
+            return leftOne == sound ? leftOther : leftOther == sound ? leftOne : place;
+        }
+        return repairedParts.contains(singles.get(place).part().id()) ? sound : place;
+    }
+
+    /** The place of a hypothesis while the unit is seen to fail: one that comes and goes is then nearly always there. */
+    public int failing(int place) {
+        return place >= faults && place < hypotheses.size() ? place + hypotheses.size() - faults : place;
+    }
+
+    /** The place of "nothing wrong now". */
+    public int sound() {
+        return sound;
     }
 
     /** Every test the model gives, voltages at points first. */
@@ -95,36 +144,60 @@ public final class CompiledPack {
         return momentSeconds.get(model.moment(moment).id());
     }
 
-    /** What each hypothesis predicts, in the order of {@link #hypotheses()}. */
+    /** What each single hypothesis predicts, by place. */
     public List<Prediction> predictions(Test test) {
-        return predictions.computeIfAbsent(test, asked -> hypotheses.stream()
-                .map(h -> predict(h.unit(), h.fault(), asked)).toList());
+        List<Prediction> known = predictions.get(test);
+        if (known == null) {
+            known = singles.stream().map(h -> predict(h, test)).toList();
+            predictions.put(test, known);
+        }
+        return known;
+    }
+
+    /** What the hypothesis at a place predicts, a pair too. */
+    public Prediction prediction(Test test, int place) {
+        return place < singles.size() ? predictions(test).get(place) : pairPredictions
+                .computeIfAbsent(test, asked -> new ConcurrentHashMap<>())
+                .computeIfAbsent(place, p -> predict(hypothesis(p), test));
     }
 
     /** What the unit in good order shows. */
     public Prediction healthyPrediction(Test test) {
-        return predict(healthy, null, test);
+        return prediction(test, sound);
     }
 
     /** The distinct outcomes of a test and how likely each hypothesis makes them. */
     public Outcomes outcomes(Test test) {
-        return outcomes.computeIfAbsent(test, asked -> Outcomes.of(predictions(asked), errors));
+        Outcomes known = outcomes.get(test);
+        if (known == null) {
+            known = Outcomes.of(predictions(test), errors, place -> prediction(test, place));
+            outcomes.put(test, known);
+        }
+        return known;
     }
 
-    /** For one hypothesis, by its place in the list: the patterns a board's lamp shows when found, with their shares of time. */
-    public Map<LampPattern, Double> lampShares(int hypothesis, String board) {
-        return lampShares.get(hypothesis).get(board);
+    /** For the hypothesis at a place: the patterns a board's lamp shows when found, with their shares of time. */
+    public Map<LampPattern, Double> lampShares(int place, String board) {
+        return behaviour(place).found().get(board);
     }
 
     /** The same where the power was cycled before anybody looked: the unit may be anywhere in its run. */
-    public Map<LampPattern, Double> lampSharesAfterReset(int hypothesis, String board) {
-        return lampSharesAfterReset.get(hypothesis).get(board);
+    public Map<LampPattern, Double> lampSharesAfterReset(int place, String board) {
+        return behaviour(place).afterReset().get(board);
     }
 
-    private Map<String, Map<LampPattern, Double>> shares(VirtualUnit unit, double from, double to) {
-        Map<String, Map<LampPattern, Double>> shares = new LinkedHashMap<>();
-        model.charts().keySet().forEach(board -> shares.put(board, unit.usualRun().lampShares(board, from, to)));
-        return shares;
+    /** True if the run with this hypothesis in the unit is not as it should be. */
+    public boolean fails(int place) {
+        return behaviour(place).fails();
+    }
+
+    Behaviour behaviour(int place) {
+        Behaviour known = behaviours.get(place);
+        if (known == null) {
+            known = Behaviour.of(model, hypothesis(place), healthy);
+            behaviours.put(place, known);
+        }
+        return known;
     }
 
     /**
@@ -148,22 +221,93 @@ public final class CompiledPack {
         return new Test.Reading("free", model.moment(moment).label(), mode, place, moment, setup, 0, 0);
     }
 
-    private Prediction predict(VirtualUnit unit, @org.jspecify.annotations.Nullable Fault fault, Test test) {
-        Moment moment = model.moment(test.moment());
-        double at = momentSeconds(test.moment());
-        if (test instanceof Test.Reading reading) {
-            return errors.spread(reading, unit.read(reading, moment.scenario(), at));
+    private List<Hypothesis> singles() {
+        double total = model.faults().stream().mapToDouble(f -> f.weight() + f.comesAndGoes()).sum() / (1 - PAIRS);
+        List<Hypothesis> hypotheses = new ArrayList<>();
+        for (Fault fault : model.faults()) {
+            VirtualUnit unit = fault.effects().isEmpty() ? healthy : VirtualUnit.of(model, fault.in(model.machine()), solved);
+            hypotheses.add(new Hypothesis(fault.id(), List.of(fault), List.of(model.part(fault.part())), 1, unit,
+                    fault.weight() / total));
         }
-        Test.Check check = (Test.Check) test;
-        Double told = fault == null ? null : check.tells().get(fault.id());
-        if (told != null) {
-            return new Prediction.Chance(told);
+        hypotheses.addAll(nowAndThen(hypotheses.subList(0, faults), WatchTest.DUTY, ".now-and-then", total));
+        hypotheses.addAll(nowAndThen(hypotheses.subList(0, faults), WatchTest.DUTY_FAILING, ".failing", total));
+        return hypotheses;
+    }
+
+    private static List<Hypothesis> nowAndThen(List<Hypothesis> faults, double duty, String name, double total) {
+        return faults.stream().filter(stays -> stays.fault().comesAndGoes() > 0).map(stays -> new Hypothesis(stays.id() + name,
+                stays.faults(), stays.parts(), duty, stays.unit(), stays.fault().comesAndGoes() / total)).toList();
+    }
+
+    private int soundPlace() {
+        for (int h = 0; h < faults; h++) {
+            if (singles.get(h).nothing()) {
+                return h;
+            }
+        }
+        throw new IllegalArgumentException("no fault of '" + model.id() + "' stands for 'nothing wrong now'; declare one that "
+                + "does nothing");
+    }
+
+    /** Two faults at once; the prior of all pairs together is {@link #PAIRS}, shared by the product of theirs. */
+    private synchronized Hypothesis pair(int place) {
+        Hypothesis one = singles.get((place - singles.size()) / faults);
+        Hypothesis other = singles.get((place - singles.size()) % faults);
+        Hypothesis first = one.prior() >= other.prior() ? one : other;
+        Hypothesis second = first == one ? other : one;
+        VirtualUnit unit = VirtualUnit.of(model, second.fault().in(first.fault().in(model.machine())), solved);
+        return new Hypothesis(one.id() + "+" + other.id(), List.of(first.fault(), second.fault()),
+                List.of(first.part(), second.part()), 1, unit, pairPrior(one, other));
+    }
+
+    private static double pairPrior(Hypothesis one, Hypothesis other) {
+        return 2 * PAIRS * one.prior() * other.prior();
+    }
+
+    /** The prior that the pair of two single hypotheses has, without running it. */
+    public double pairPrior(int one, int other) {
+        return pairPrior(singles.get(one), singles.get(other));
+    }
+
+    private Prediction predict(Hypothesis h, Test test) {
+        if (test instanceof Test.Reading reading) {
+            Prediction.Number present = number(h.unit(), reading);
+            if (!h.comesAndGoes()) {
+                return present;
+            }
+            Prediction.Number absent = number(healthy, reading);
+            return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
+        }
+        return new Prediction.Chance(yes(h, (Test.Check) test));
+    }
+
+    private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
+        Moment moment = model.moment(reading.moment());
+        return errors.spread(reading, unit.read(reading, moment.scenario(), momentSeconds(reading.moment())));
+    }
+
+    private double yes(Hypothesis h, Test.Check check) {
+        if (WatchTest.watches(check)) {
+            return WatchTest.yes(check.sense(), Behaviour.fails(model, h.unit(), healthy), h.duty());
+        }
+        double told = -1;
+        for (Fault fault : h.faults()) {
+            told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
+        }
+        if (told >= 0) {
+            return told;
         }
         if (check.when() == null) {
-            return new Prediction.Chance(check.otherwise());
+            return check.otherwise();
         }
-        double share = unit.share(check.when(), moment.scenario(), at, moment.span());
-        return new Prediction.Chance(check.otherwise() + share * (1 - 2 * check.otherwise()));
+        double present = share(h.unit(), check);
+        return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * share(healthy, check) : present;
+    }
+
+    private double share(VirtualUnit unit, Test.Check check) {
+        Moment moment = model.moment(check.moment());
+        double share = unit.share(check.when(), moment.scenario(), momentSeconds(check.moment()), moment.span());
+        return check.otherwise() + share * (1 - 2 * check.otherwise());
     }
 
     private Test.Reading voltage(Point point, String moment) {
@@ -176,10 +320,5 @@ public final class CompiledPack {
         if (tests.put(test.id(), test) != null) {
             throw new IllegalArgumentException("test '" + test.id() + "' is declared twice; rename one of them");
         }
-    }
-
-    /** True if a fault of the board has this effect. */
-    public static boolean has(Fault fault, Class<? extends Effect> effect) {
-        return fault.effects().stream().anyMatch(effect::isInstance);
     }
 }

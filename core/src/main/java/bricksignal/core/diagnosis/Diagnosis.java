@@ -1,98 +1,117 @@
 package bricksignal.core.diagnosis;
 
-import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
- * The belief over a pack's hypotheses after a list of observations, by Bayes' rule with independent observations. The
- * order of the observations does not matter. Immutable.
+ * The belief over a pack's hypotheses after a list of observations, by Bayes' rule with independent observations. Singles are
+ * always considered; pairs of faults where together they could explain what no single one does ({@link PairSearch}). After a
+ * repair the belief goes on over what is left. Immutable.
  */
 public final class Diagnosis {
 
-    private static final double LAMP_MISREAD = 0.04;
-    private static final double TWIN_BY_CHANCE = 0.04;
-    private static final double TWIN_BY_SHARED_CAUSE = 0.9;
     private static final double CONTRADICTS = 0.05;
+    private static final double UNKNOWN_PRIOR = 0.01;
 
     private final CompiledPack pack;
+    private final Likelihoods likelihoods;
     private final List<Observation> observations;
-    private final double[] belief;
+    private final List<Set<String>> repairedBefore = new ArrayList<>();
+    private final List<Boolean> failingBefore = new ArrayList<>();
+    private boolean failing;
+    private final Set<String> repaired = new LinkedHashSet<>();
+    private final List<double[]> singles;
+    private final Map<Integer, Double> belief;
+    private final int[] places;
+    private double unexplained;
 
-    private Diagnosis(CompiledPack pack, List<Observation> observations) {
+    private Diagnosis(CompiledPack pack, List<Observation> observations, List<double[]> known) {
         this.pack = pack;
+        this.likelihoods = new Likelihoods(pack);
         this.observations = List.copyOf(observations);
+        for (Observation observation : this.observations) {
+            repairedBefore.add(Set.copyOf(repaired));
+            failingBefore.add(failing);
+            failing = !(observation instanceof Observation.Repaired) && (failing || WatchTest.seenToFail(observation));
+            if (observation instanceof Observation.Repaired repair) {
+                repaired.add(repair.part());
+            }
+        }
+        this.singles = new ArrayList<>(known);
+        while (singles.size() < this.observations.size()) {
+            singles.add(singleLogs(singles.size()));
+        }
         this.belief = posterior();
+        this.places = belief.keySet().stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** The belief after these observations. */
     public static Diagnosis of(CompiledPack pack, List<Observation> observations) {
-        return new Diagnosis(pack, observations);
+        return new Diagnosis(pack, observations, List.of());
     }
 
     public CompiledPack pack() {
         return pack;
     }
 
+    /** Everything observed, repairs among it. */
     public List<Observation> observations() {
         return observations;
+    }
+
+    /** What was observed of the unit as it is now: since the last repair. */
+    public List<Observation> sinceRepair() {
+        int from = 0;
+        for (int i = 0; i < observations.size(); i++) {
+            from = observations.get(i) instanceof Observation.Repaired ? i + 1 : from;
+        }
+        return observations.subList(from, observations.size());
+    }
+
+    /** The parts that were repaired on this visit, by id. */
+    public Set<String> repaired() {
+        return Collections.unmodifiableSet(repaired);
     }
 
     /** The same with one observation more. */
     public Diagnosis and(Observation observation) {
         List<Observation> more = new ArrayList<>(observations);
         more.add(observation);
-        return new Diagnosis(pack, more);
+        return new Diagnosis(pack, more, singles);
     }
 
-    /** Probability of a hypothesis, by its place in the pack's list. */
-    public double belief(int hypothesis) {
-        return belief[hypothesis];
+    /** The places of the hypotheses that are considered: every single one, and the pairs that could explain it. */
+    public int[] places() {
+        return places.clone();
     }
 
-    /** Hypotheses by falling probability, as places in the pack's list; equal ones keep the pack's order. */
+    /** The hypothesis at a place. */
+    public Hypothesis hypothesis(int place) {
+        return pack.hypothesis(place);
+    }
+
+    /** Probability of the hypothesis at a place; 0 for one that is not considered. */
+    public double belief(int place) {
+        return belief.getOrDefault(place, 0.0);
+    }
+
+    /** Probability that nothing in the model explains what was found, 0 to 1; the beliefs say what is most likely if not. */
+    public double unexplained() {
+        return unexplained;
+    }
+
+    /** Places by falling probability; equal ones keep their order. */
     public List<Integer> ranking() {
-        List<Integer> order = new ArrayList<>();
-        for (int h = 0; h < belief.length; h++) {
-            order.add(h);
-        }
-        order.sort(Comparator.comparingDouble((Integer h) -> -belief[h]));
+        List<Integer> order = new ArrayList<>(belief.keySet());
+        order.sort(Comparator.comparingDouble((Integer h) -> -belief(h)));
         return order;
-    }
-
-    /** True if a test has been answered. */
-    public boolean answered(Test test) {
-        return observations.stream().anyMatch(o -> o instanceof Observation.Reading r && r.test().equals(test)
-                || o instanceof Observation.Answer a && a.test().equals(test));
-    }
-
-    /**
-     * Likelihood of an observation under a hypothesis, up to a factor that is the same for all hypotheses.
-     *
-     * @param hypothesis place in the pack's list
-     */
-    public double likelihood(Observation observation, int hypothesis) {
-        if (observation instanceof Observation.Reading reading) {
-            return pack.errors().likelihood(reading.test(),
-                    (Prediction.Number) pack.predictions(reading.test()).get(hypothesis), reading.value());
-        }
-        if (observation instanceof Observation.Answer answer) {
-            return pack.errors().likelihood((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis),
-                    answer.yes());
-        }
-        if (observation instanceof Observation.Twin twin) {
-            boolean shared = pack.hypotheses().get(hypothesis).fault().shared();
-            double same = shared ? TWIN_BY_SHARED_CAUSE : TWIN_BY_CHANCE;
-            return twin.sameSymptom() ? same : 1 - same;
-        }
-        Observation.Lamp lamp = (Observation.Lamp) observation;
-        Map<LampPattern, Double> shares = lamp.afterReset() ? pack.lampSharesAfterReset(hypothesis, lamp.board())
-                : pack.lampShares(hypothesis, lamp.board());
-        double seen = pack.model().chart(lamp.board()).likelihood(shares, lamp.weights());
-        return (1 - LAMP_MISREAD) * seen + LAMP_MISREAD / (1 + lamp.weights().size());
     }
 
     /** True if a test can be made on this visit: a swap needs another unit of the site that runs well. */
@@ -101,43 +120,102 @@ public final class Diagnosis {
                 || observations.stream().anyMatch(o -> o instanceof Observation.Twin twin && !twin.sameSymptom());
     }
 
+    /** True if a test has been made on the unit as it is now as often as it makes sense. */
+    public boolean answered(Test test) {
+        List<Observation> seen = sinceRepair();
+        int from = 0;
+        for (int i = 0; i < seen.size(); i++) {
+            from = WatchTest.seenToFail(seen.get(i)) && !(test instanceof Test.Check c && WatchTest.watches(c)) ? i + 1 : from;
+        }
+        return seen.subList(from, seen.size()).stream().filter(o -> o instanceof Observation.Reading r && r.test().equals(test)
+                || o instanceof Observation.Answer a && a.test().equals(test)).count() >= WatchTest.most(test);
+    }
+
+    /** True if the unit was seen to fail, and what is measured is measured at that moment. */
+    public boolean failing() {
+        return failing;
+    }
+
+    /** Likelihood of an observation of the unit as it is now, up to a factor that is the same for all hypotheses. */
+    public double likelihood(Observation observation, int place) {
+        return likelihoods.of(observation, place);
+    }
+
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
     public List<Observation> contradictions() {
         int top = ranking().get(0);
-        return observations.stream().filter(observation -> contradicts(observation, top)).toList();
+        return sinceRepair().stream().filter(observation -> contradicts(observation, top)).toList();
     }
 
-    private boolean contradicts(Observation observation, int hypothesis) {
+    /** True if a hypothesis explains an observation only as a misread. */
+    public boolean contradicts(Observation observation, int place) {
         if (observation instanceof Observation.Reading reading) {
-            return pack.errors().onlyAMisread(reading.test(),
-                    (Prediction.Number) pack.predictions(reading.test()).get(hypothesis), reading.value());
+            return pack.errors().onlyAMisread(reading.test(), pack.prediction(reading.test(), place), reading.value());
         }
         if (observation instanceof Observation.Answer answer) {
-            double yes = ((Prediction.Chance) pack.predictions(answer.test()).get(hypothesis)).yes();
+            double yes = ((Prediction.Chance) pack.prediction(answer.test(), place)).yes();
             return (answer.yes() ? yes : 1 - yes) < CONTRADICTS;
         }
-        return observation instanceof Observation.Lamp && likelihood(observation, hypothesis) <= LAMP_MISREAD;
+        return observation instanceof Observation.Lamp && likelihood(observation, place) <= Likelihoods.LAMP_MISREAD;
     }
 
-    private double[] posterior() {
-        int n = pack.hypotheses().size();
-        double[] log = new double[n];
-        double top = Double.NEGATIVE_INFINITY;
-        for (int h = 0; h < n; h++) {
-            log[h] = Math.log(pack.hypotheses().get(h).prior());
-            for (Observation observation : observations) {
-                log[h] += Math.log(likelihood(observation, h));
+    /** Belief by place of what is left, likely or not; in log space until the end. */
+    private Map<Integer, Double> posterior() {
+        Map<Integer, Double> logs = new LinkedHashMap<>();
+        for (int h = 0; h < pack.hypotheses().size(); h++) {
+            double log = Math.log(pack.hypotheses().get(h).prior());
+            for (double[] single : singles) {
+                log += single[h];
             }
-            top = Math.max(top, log[h]);
+            logs.put(h, log);
         }
+        for (PairSearch.Pair pair : PairSearch.of(pack, singles, logs)) {
+            logs.put(pair.place(), log(pair.place(), Math.log(pair.prior())));
+        }
+        double top = logs.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
         double sum = 0;
-        for (int h = 0; h < n; h++) {
-            log[h] = Math.exp(log[h] - top);
-            sum += log[h];
+        Map<Integer, Double> left = new LinkedHashMap<>();
+        for (Map.Entry<Integer, Double> entry : logs.entrySet()) {
+            double weight = Math.exp(entry.getValue() - top);
+            sum += weight;
+            int now = pack.after(entry.getKey(), repaired);
+            left.merge(failing ? pack.failing(now) : now, weight, Double::sum);
         }
-        for (int h = 0; h < n; h++) {
-            log[h] /= sum;
+        double total = sum;
+        left.replaceAll((place, weight) -> weight / total);
+        unexplained = unexplained(top + Math.log(sum));
+        return left;
+    }
+
+    /** The place of a hypothesis as it was when the observation at an index was made. */
+    private int then(int place, int index) {
+        int left = pack.after(place, repairedBefore.get(index));
+        return failingBefore.get(index) ? pack.failing(left) : left;
+    }
+
+    private double log(int place, double logPrior) {
+        double log = logPrior;
+        for (int i = 0; i < observations.size(); i++) {
+            log += Math.log(likelihoods.of(observations.get(i), then(place, i)));
         }
         return log;
+    }
+
+    /** Logarithm of the likelihood of the observation at an index under each single hypothesis as it was then. */
+    private double[] singleLogs(int index) {
+        double[] logs = new double[pack.hypotheses().size()];
+        for (int h = 0; h < logs.length; h++) {
+            logs[h] = Math.log(likelihoods.of(observations.get(index), then(h, index)));
+        }
+        return logs;
+    }
+
+    private double unexplained(double logEvidence) {
+        double log = Math.log(UNKNOWN_PRIOR);
+        for (Observation observation : observations) {
+            log += Math.log(likelihoods.unexplained(observation));
+        }
+        double explained = logEvidence + Math.log(1 - UNKNOWN_PRIOR);
+        return 1 / (1 + Math.exp(explained - log));
     }
 }

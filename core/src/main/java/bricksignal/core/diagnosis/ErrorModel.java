@@ -40,7 +40,12 @@ public record ErrorModel(double misread) {
     }
 
     /** Likelihood of a value, as a density in the unit of the mode; a share of misreads is spread over the display. */
-    public double likelihood(Test.Reading test, Prediction.Number expected, double value) {
+    public double likelihood(Test.Reading test, Prediction prediction, double value) {
+        if (prediction instanceof Prediction.Sometimes sometimes) {
+            return sometimes.duty() * likelihood(test, sometimes.present(), value)
+                    + (1 - sometimes.duty()) * likelihood(test, sometimes.absent(), value);
+        }
+        Prediction.Number expected = (Prediction.Number) prediction;
         double width = width(test.mode());
         if (Double.isInfinite(value) || Double.isInfinite(expected.mean())) {
             boolean same = Double.isInfinite(value) && Double.isInfinite(expected.mean());
@@ -57,7 +62,7 @@ public record ErrorModel(double misread) {
     }
 
     /** True when a value lies so far from what is expected that only a misread explains it. */
-    public boolean onlyAMisread(Test.Reading test, Prediction.Number expected, double value) {
+    public boolean onlyAMisread(Test.Reading test, Prediction expected, double value) {
         return likelihood(test, expected, value) < 2 * misread / width(test.mode());
     }
 
@@ -65,6 +70,11 @@ public record ErrorModel(double misread) {
     public double likelihood(Prediction.Chance expected, boolean yes) {
         double said = yes ? expected.yes() : 1 - expected.yes();
         return (1 - misread) * said + misread / 2;
+    }
+
+    /** Likelihood of a value where nothing in the model explains what was found: as a sound unit, or anything on the display. */
+    public double likelihoodUnexplained(Test.Reading test, Prediction sound, double value) {
+        return 0.5 * likelihood(test, sound, value) + 0.5 / width(test.mode());
     }
 
     private static double relative(MeterMode mode) {

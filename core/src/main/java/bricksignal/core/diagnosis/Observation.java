@@ -29,6 +29,43 @@ public sealed interface Observation {
     }
 
     /**
+     * A part was repaired or replaced; what is observed from now on is without its fault.
+     *
+     * @param part by id
+     */
+    record Repaired(String part) implements Observation {
+    }
+
+    /**
+     * Something of the sequence that was seen or heard to begin or to end.
+     *
+     * @param channel the line of the strip, by id
+     * @param begins true if it began, false if it ended
+     * @param afterCall seconds after the call, at least 0
+     */
+    record Event(String channel, boolean begins, double afterCall) implements Observation {
+        public Event {
+            if (!(afterCall >= 0)) {
+                throw new IllegalArgumentException("'" + channel + "' is " + afterCall + " s after the call; it must be 0 or later");
+            }
+        }
+    }
+
+    /**
+     * Something of the sequence that had not begun when it was given up.
+     *
+     * @param channel the line of the strip, by id
+     * @param until seconds after the call up to which it was waited for, at least 0
+     */
+    record NotSeen(String channel, double until) implements Observation {
+        public NotSeen {
+            if (!(until >= 0)) {
+                throw new IllegalArgumentException("'" + channel + "' was waited for " + until + " s; it must be 0 or more");
+            }
+        }
+    }
+
+    /**
      * A number read.
      *
      * @param value in the unit of the mode; infinite for an open resistance, never NaN

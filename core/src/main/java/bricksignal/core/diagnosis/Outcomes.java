@@ -3,10 +3,13 @@ package bricksignal.core.diagnosis;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.IntFunction;
 
 /**
  * The outcomes of a test that a person could tell apart, and the probability of each under each hypothesis. Numbers that
- * lie within two standard deviations of their neighbour are one outcome.
+ * lie within two standard deviations of their neighbour are one outcome; a pair of faults falls into the nearest.
  */
 public final class Outcomes {
 
@@ -14,14 +17,29 @@ public final class Outcomes {
 
     private final List<Prediction> representatives;
     private final double[][] chance;
+    private final double[] upTo;
+    private final ErrorModel errors;
+    private final IntFunction<Prediction> more;
+    private final Map<Integer, double[]> moreChances = new ConcurrentHashMap<>();
 
-    private Outcomes(List<Prediction> representatives, double[][] chance) {
+    private Outcomes(List<Prediction> representatives, double[][] chance, double[] upTo, ErrorModel errors,
+            IntFunction<Prediction> more) {
         this.representatives = List.copyOf(representatives);
         this.chance = chance;
+        this.upTo = upTo;
+        this.errors = errors;
+        this.more = more;
     }
 
-    static Outcomes of(List<Prediction> predictions, ErrorModel errors) {
-        return predictions.get(0) instanceof Prediction.Chance ? answers(predictions, errors) : numbers(predictions, errors);
+    /**
+     * The outcomes of a test.
+     *
+     * @param predictions of the single hypotheses
+     * @param more the prediction of a hypothesis beyond them, by its place
+     */
+    static Outcomes of(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+        return predictions.get(0) instanceof Prediction.Chance ? answers(predictions, errors, more)
+                : numbers(predictions, errors, more);
     }
 
     /** How many outcomes there are. */
@@ -34,44 +52,102 @@ public final class Outcomes {
         return representatives.get(outcome);
     }
 
-    /** Probability of an outcome under a hypothesis; over the outcomes they sum to one. */
-    public double chance(int outcome, int hypothesis) {
-        return chance[outcome][hypothesis];
+    /** Probability of an outcome under the hypothesis at a place; over the outcomes they sum to one. */
+    public double chance(int outcome, int place) {
+        double[] single = chance[outcome];
+        if (place < single.length) {
+            return single[place];
+        }
+        double[] known = moreChances.get(place);
+        if (known == null) {
+            known = chances(more.apply(place));
+            moreChances.put(place, known);
+        }
+        return known[outcome];
     }
 
-    private static Outcomes answers(List<Prediction> predictions, ErrorModel errors) {
-        double[][] chance = new double[2][predictions.size()];
-        for (int h = 0; h < predictions.size(); h++) {
-            Prediction.Chance expected = (Prediction.Chance) predictions.get(h);
-            chance[0][h] = errors.likelihood(expected, true);
-            chance[1][h] = errors.likelihood(expected, false);
+    /** Probability mass that two hypotheses share over the outcomes: 1 where no outcome tells them apart, 0 where every does. */
+    public double common(int one, int other) {
+        double common = 0;
+        for (int k = 0; k < chance.length; k++) {
+            common += Math.min(chance(k, one), chance(k, other));
         }
-        return new Outcomes(List.of(new Prediction.Chance(1), new Prediction.Chance(0)), chance);
+        return common;
     }
 
-    private static Outcomes numbers(List<Prediction> predictions, ErrorModel errors) {
-        List<Integer> order = new ArrayList<>();
-        for (int h = 0; h < predictions.size(); h++) {
-            order.add(h);
+    private double[] chances(Prediction prediction) {
+        double[] chances = new double[chance.length];
+        if (prediction instanceof Prediction.Chance expected) {
+            chances[0] = errors.likelihood(expected, true);
+            chances[1] = errors.likelihood(expected, false);
+            return chances;
         }
-        order.sort(Comparator.comparingDouble(h -> number(predictions, h).mean()));
-        int[] group = new int[predictions.size()];
+        java.util.Arrays.fill(chances, errors.misread() / chances.length);
+        if (prediction instanceof Prediction.Sometimes sometimes) {
+            chances[group(sometimes.present())] += (1 - errors.misread()) * sometimes.duty();
+            chances[group(sometimes.absent())] += (1 - errors.misread()) * (1 - sometimes.duty());
+        } else {
+            chances[group((Prediction.Number) prediction)] += 1 - errors.misread();
+        }
+        return chances;
+    }
+
+    private int group(Prediction.Number number) {
+        for (int k = 0; k < upTo.length; k++) {
+            if (number.mean() <= upTo[k]) {
+                return k;
+            }
+        }
+        return upTo.length - 1;
+    }
+
+    private static Outcomes answers(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+        Outcomes outcomes = new Outcomes(List.of(new Prediction.Chance(1), new Prediction.Chance(0)),
+                new double[2][predictions.size()], new double[0], errors, more);
+        outcomes.fill(predictions);
+        return outcomes;
+    }
+
+    private static Outcomes numbers(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+        List<Prediction.Number> order = new ArrayList<>();
+        for (Prediction prediction : predictions) {
+            if (prediction instanceof Prediction.Sometimes sometimes) {
+                order.add(sometimes.present());
+                order.add(sometimes.absent());
+            } else {
+                order.add((Prediction.Number) prediction);
+            }
+        }
+        order.sort(Comparator.comparingDouble(Prediction.Number::mean));
         List<Prediction> representatives = new ArrayList<>();
+        List<Double> upTo = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
-            Prediction.Number here = number(predictions, order.get(i));
-            if (i == 0 || apart(number(predictions, order.get(i - 1)), here)) {
-                representatives.add(here);
-            }
-            group[order.get(i)] = representatives.size() - 1;
-        }
-        int count = representatives.size();
-        double[][] chance = new double[count][predictions.size()];
-        for (int k = 0; k < count; k++) {
-            for (int h = 0; h < group.length; h++) {
-                chance[k][h] = (group[h] == k ? 1 - errors.misread() : 0) + errors.misread() / count;
+            if (i == 0 || apart(order.get(i - 1), order.get(i))) {
+                representatives.add(order.get(i));
+                if (i > 0) {
+                    upTo.add(between(order.get(i - 1).mean(), order.get(i).mean()));
+                }
             }
         }
-        return new Outcomes(representatives, chance);
+        upTo.add(Double.POSITIVE_INFINITY);
+        Outcomes outcomes = new Outcomes(representatives, new double[representatives.size()][predictions.size()],
+                upTo.stream().mapToDouble(Double::doubleValue).toArray(), errors, more);
+        outcomes.fill(predictions);
+        return outcomes;
+    }
+
+    private void fill(List<Prediction> predictions) {
+        for (int h = 0; h < predictions.size(); h++) {
+            double[] chances = chances(predictions.get(h));
+            for (int k = 0; k < chances.length; k++) {
+                chance[k][h] = chances[k];
+            }
+        }
+    }
+
+    /** A bound that separates two neighbours; an open reading lies beyond every number. */
+    private static double between(double low, double high) {
+        return Double.isInfinite(high) ? Double.MAX_VALUE : (low + high) / 2;
     }
 
     private static boolean apart(Prediction.Number a, Prediction.Number b) {
@@ -79,9 +155,5 @@ public final class Outcomes {
             return !Double.isInfinite(a.mean());
         }
         return b.mean() - a.mean() > APART_SIGMAS * (a.sigma() + b.sigma());
-    }
-
-    private static Prediction.Number number(List<Prediction> predictions, int h) {
-        return (Prediction.Number) predictions.get(h);
     }
 }

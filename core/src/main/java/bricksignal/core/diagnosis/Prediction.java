@@ -13,6 +13,16 @@ public sealed interface Prediction {
     }
 
     /**
+     * One number or another: what a fault that comes and goes shows.
+     *
+     * @param present while the fault is there
+     * @param absent while it is not
+     * @param duty share of the time in which it is there, between 0 and 1
+     */
+    record Sometimes(Number present, Number absent, double duty) implements Prediction {
+    }
+
+    /**
      * A yes or no.
      *
      * @param yes probability of yes, 0 to 1

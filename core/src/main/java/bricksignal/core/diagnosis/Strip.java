@@ -76,9 +76,9 @@ public record Strip(double from, double to, double callAt, List<Line> channels, 
         List<List<Stretch>> each = new ArrayList<>();
         List<Double> weights = new ArrayList<>();
         Set<Double> breaks = new TreeSet<>();
-        for (int h = 0; h < diagnosis.pack().hypotheses().size(); h++) {
+        for (int h : diagnosis.places()) {
             if (diagnosis.belief(h) > NEGLIGIBLE) {
-                List<Stretch> on = stretches(diagnosis.pack().hypotheses().get(h).unit().usualRun(), when, from, to);
+                List<Stretch> on = stretches(diagnosis.hypothesis(h).unit().usualRun(), when, from, to);
                 each.add(on);
                 weights.add(diagnosis.belief(h));
                 on.forEach(s -> breaks.addAll(List.of(s.from(), s.to())));

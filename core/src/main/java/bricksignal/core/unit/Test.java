@@ -1,9 +1,9 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.board.Expr;
 import bricksignal.core.circuit.solve.MeterMode;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import bricksignal.core.board.Expr;
 
 /** Something a technician can do that tells something. */
 public sealed interface Test {
@@ -37,7 +37,15 @@ public sealed interface Test {
     enum Sense {
         LOOK, SMELL, HEAR, FEEL, RESEAT, TRY,
         /** The part is changed against that of a twin that runs well: does the fault go with it. */
-        SWAP
+        SWAP,
+        /** A new part from the van: does it run now. */
+        SUBSTITUTE,
+        /** The power is cycled: does it run. */
+        RESET,
+        /** It is run until all is warm: does it fail. */
+        WARM,
+        /** Several cycles are watched: does it fail in one. */
+        CYCLES
     }
 
     /**

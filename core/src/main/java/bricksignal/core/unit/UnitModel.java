@@ -75,6 +75,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
             String factory) {
     }
 
+    /** The same unit with other faults to think of. */
+    public UnitModel withFaults(List<Fault> otherFaults) {
+        return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
+                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance);
+    }
+
     /** The same unit with other charts on its doors. */
     public UnitModel with(Map<String, Chart> otherCharts) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,

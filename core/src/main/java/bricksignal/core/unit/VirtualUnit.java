@@ -23,7 +23,7 @@ public final class VirtualUnit {
 
     private final UnitModel model;
     private final Map<String, Timeline> runs = new LinkedHashMap<>();
-    private final Map<Circuit, Solution> rewired = new LinkedHashMap<>();
+    private final Map<Circuit, Solution> rewired = new java.util.concurrent.ConcurrentHashMap<>();
 
     private VirtualUnit(UnitModel model, Machine machine, SolvedStates solved) {
         this.model = model;

@@ -6,6 +6,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -19,10 +20,11 @@ import org.springframework.security.web.SecurityFilterChain;
  * application itself can be reached.
  */
 @Configuration
+@EnableMethodSecurity
 class Security {
 
     private static final String[] FILES = {"/", "/index.html", "/assets/**", "/favicon.svg", "/login", "/jobs/**",
-        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**"};
+        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**", "/policy"};
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Problems problems) throws Exception {

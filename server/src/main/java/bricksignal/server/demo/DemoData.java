@@ -2,12 +2,12 @@ package bricksignal.server.demo;
 
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
+import bricksignal.server.log.Entry;
+import bricksignal.server.log.Evidence;
 import bricksignal.server.site.Site;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
 import bricksignal.server.site.Sites;
-import bricksignal.server.log.Entry;
-import bricksignal.server.log.Evidence;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.visit.Visits;

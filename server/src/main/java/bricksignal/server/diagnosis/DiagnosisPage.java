@@ -6,21 +6,25 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.Strip;
 import bricksignal.core.diagnosis.Wording;
 import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.advice.Contradiction;
+import bricksignal.core.diagnosis.advice.Plan;
 import bricksignal.core.diagnosis.plan.Planner;
-import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Ladder;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 final class DiagnosisPage {
 
     private static final int MOST_OTHERS = 14;
+    private static final double WORTH_NAMING = 0.03;
     private static final List<MeterMode> BETWEEN_POINTS = List.of(MeterMode.AC_VOLTS, MeterMode.AC_VOLTS_LOW_Z,
             MeterMode.DC_VOLTS, MeterMode.OHMS);
     private static final List<Test.Sense> BEFORE_POWER = List.of(Test.Sense.LOOK, Test.Sense.SMELL, Test.Sense.HEAR);
@@ -49,7 +54,7 @@ final class DiagnosisPage {
         this.pack = diagnosis.pack();
         this.model = findings.model();
         this.tests = new TestPage(diagnosis);
-        this.planner = Planner.of(pack, Policy.defaults());
+        this.planner = findings.planner();
     }
 
     DiagnosisView view() {
@@ -65,7 +70,53 @@ final class DiagnosisPage {
                 .map(e -> new DiagnosisView.ChangeView(e.id(), String.valueOf(e.text()), e.madeAt())).toList(),
                 findings.chains().stream().map(new ChainPage(diagnosis)::view).toList(), findings.wasReset(),
                 diagnosis.contradictions().stream().map(log::what)
-                .filter(what -> !what.isEmpty()).toList());
+                .filter(what -> !what.isEmpty()).toList(), ask ? plan(advice.proposals().get(0)) : List.of(),
+                Contradiction.of(diagnosis).stream().map(c -> contradiction(log, c)).toList(), diagnosis.unexplained(),
+                model.channels().stream().map(this::expected).toList(), repairs());
+    }
+
+    private List<DiagnosisView.WayView> plan(Proposal first) {
+        return Plan.of(diagnosis, planner, first).ways().stream().map(way -> {
+            Proposal next = way.next().orElse(null);
+            return new DiagnosisView.WayView(Wording.expected(first.test(), way.outcome().looksLike()),
+                    way.outcome().probability(), way.outcome().suspects().stream().limit(3)
+                    .map(h -> diagnosis.hypothesis(h).label()).toList(), next == null ? null : title(next.test()),
+                    next == null ? null : model.moment(next.test().moment()).label(), next == null ? null : next.minutes());
+        }).toList();
+    }
+
+    private String title(Test test) {
+        return test instanceof Test.Reading r && r.place() instanceof Place.Across ? Wording.instruction(model, test) : test.label();
+    }
+
+    private DiagnosisView.ContradictionView contradiction(LogPage log, Contradiction c) {
+        Test test = c.one() instanceof Observation.Reading r ? r.test() : ((Observation.Answer) c.one()).test();
+        return new DiagnosisView.ContradictionView(log.what(c.one()), tests.view(Advice.Purpose.SPLIT,
+                planner.weigh(test, diagnosis, Setup.AS_IT_IS)), log.what(c.other()));
+    }
+
+    private DiagnosisView.ExpectedView expected(UnitModel.Channel channel) {
+        SequenceModel times = SequenceModel.of(pack, channel.id());
+        return new DiagnosisView.ExpectedView(channel.id(), channel.label(), times.edges(pack.healthy(), true),
+                times.edges(pack.healthy(), true).stream().map(SequenceModel::lateAfter).toList(),
+                times.edges(pack.healthy(), false));
+    }
+
+    /** Parts that may be at fault in the order of the cheapest repair, and those that were repaired. */
+    private List<DiagnosisView.RepairView> repairs() {
+        List<DiagnosisView.RepairView> repairs = new ArrayList<>();
+        diagnosis.repaired().forEach(part -> repairs.add(repair(part, true)));
+        planner.repairOrder(diagnosis).stream().map(part -> repair(part, false))
+                .filter(r -> r.probability() >= WORTH_NAMING && !r.part().equals(pack.hypothesis(pack.sound()).part().id()))
+                .forEach(repairs::add);
+        return repairs;
+    }
+
+    private DiagnosisView.RepairView repair(String part, boolean done) {
+        double probability = diagnosis.ranking().stream().filter(h -> diagnosis.hypothesis(h).parts().stream()
+                .anyMatch(p -> p.id().equals(part))).mapToDouble(diagnosis::belief).sum();
+        return new DiagnosisView.RepairView(part, model.part(part).label(), probability, planner.repairCost(part),
+                model.part(part).kind() == Part.Kind.BOARD, done);
     }
 
     private DiagnosisView.UnitView unit() {
@@ -103,7 +154,7 @@ final class DiagnosisPage {
         return model.checks().stream().filter(c -> c.moment().equals("found") && BEFORE_POWER.contains(c.sense())
                         && !diagnosis.answered(c))
                 .map(c -> planner.weigh(c, diagnosis, Setup.AS_IT_IS))
-                .sorted(java.util.Comparator.comparingDouble((Proposal p) -> -p.bitsPerMinute()))
+                .sorted(java.util.Comparator.comparingDouble((Proposal p) -> -p.bitsPerCost()))
                 .map(p -> tests.view(Advice.Purpose.SPLIT, p)).toList();
     }
 
@@ -111,19 +162,19 @@ final class DiagnosisPage {
         List<Observation> seen = diagnosis.observations();
         Diagnosis before = seen.isEmpty() ? diagnosis : Diagnosis.of(pack, seen.subList(0, seen.size() - 1));
         return diagnosis.ranking().stream().map(h -> {
-            Hypothesis hypothesis = pack.hypotheses().get(h);
-            return new DiagnosisView.SuspectView(hypothesis.id(), hypothesis.fault().label(), hypothesis.part().label(),
+            Hypothesis hypothesis = diagnosis.hypothesis(h);
+            return new DiagnosisView.SuspectView(hypothesis.id(), hypothesis.label(), hypothesis.partLabel(),
                     hypothesis.fault().kind(), hypothesis.blamesBoard(), diagnosis.belief(h), before.belief(h),
-                    hypothesis.fault().remedy());
+                    hypothesis.remedy());
         }).toList();
     }
 
     private DiagnosisView.VerdictView verdict(Verdict verdict) {
-        Hypothesis leader = pack.hypotheses().get(verdict.leader());
-        return new DiagnosisView.VerdictView(verdict.status(), leader.fault().label(), leader.part().label(),
+        Hypothesis leader = diagnosis.hypothesis(verdict.leader());
+        return new DiagnosisView.VerdictView(verdict.status(), leader.label(), leader.partLabel(),
                 leader.blamesBoard(), verdict.probability(),
-                verdict.group().stream().skip(1).map(h -> pack.hypotheses().get(h).fault().label()).toList(),
-                leader.fault().remedy(), verdict.items().stream().map(this::proof).toList(),
+                verdict.group().stream().skip(1).map(h -> diagnosis.hypothesis(h).label()).toList(),
+                leader.remedy(), verdict.items().stream().map(this::proof).toList(),
                 verdict.untested().stream().map(part -> model.part(part).label()).toList());
     }
 

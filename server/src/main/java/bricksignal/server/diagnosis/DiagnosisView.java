@@ -29,10 +29,33 @@ import org.jspecify.annotations.Nullable;
  * @param chains walks along supply and permission
  * @param wasReset whether the power was cycled before anybody looked
  * @param repeats readings that the leading suspect explains only as a misread
+ * @param plan what the next test may show and what comes then
+ * @param contradictions readings that cannot stand together
+ * @param unexplained probability that nothing in the model explains what was found
+ * @param sequence when each line of the strip is expected to begin and end, seconds after the call
+ * @param repairs parts in the order of the cheapest repair, those that are worth naming
  */
 public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> suspects, Advice.Purpose purpose,
         @Nullable TestView next, List<TestView> others, VerdictView verdict, Strip strip, List<RungView> ladder,
-        List<ChangeView> changes, List<ChainView> chains, boolean wasReset, List<String> repeats) {
+        List<ChangeView> changes, List<ChainView> chains, boolean wasReset, List<String> repeats, List<WayView> plan,
+        List<ContradictionView> contradictions, double unexplained, List<ExpectedView> sequence, List<RepairView> repairs) {
+
+    /** One outcome of the next test and what comes then; the leader where no further test is worth its cost. */
+    public record WayView(String expected, double probability, List<String> suspects, @Nullable String next,
+            @Nullable String nextMoment, @Nullable Double nextMinutes) {
+    }
+
+    /** Two readings that no single suspect explains; the first is the cheaper one to repeat. */
+    public record ContradictionView(String repeat, TestView test, String other) {
+    }
+
+    /** A line of the strip in a sound unit, seconds after the call; late is when it should have been seen for sure. */
+    public record ExpectedView(String channel, String label, List<Double> begins, List<Double> lateAfter, List<Double> ends) {
+    }
+
+    /** A part that may be repaired, and whether it was. */
+    public record RepairView(String part, String label, double probability, double cost, boolean board, boolean done) {
+    }
 
     /** A jumper, a held switch, a pulled connector that must come out again. */
     public record ChangeView(UUID id, String what, Instant since) {

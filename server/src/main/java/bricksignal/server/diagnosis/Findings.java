@@ -4,6 +4,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.chain.Chain;
+import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.server.log.Entry;
 import bricksignal.server.log.Evidence;
@@ -14,10 +15,11 @@ import org.jspecify.annotations.Nullable;
  * What a log says: its entries with what each observed, the belief, the advice.
  *
  * @param entries in the order received, taken-back ones too
+ * @param planner weighs tests by the company's policy
  * @param chains the unit's series chains
  * @param wasReset whether the power was cycled before anybody looked
  */
-public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice, List<Chain> chains, boolean wasReset) {
+public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice, Planner planner, List<Chain> chains, boolean wasReset) {
 
     /**
      * One entry of the log.
@@ -41,11 +43,12 @@ public record Findings(List<Logged> entries, Diagnosis diagnosis, Advice advice,
     /** The verdict in one line, as it is kept when the visit is closed. */
     public String verdictInWords() {
         int leader = advice.verdict().leader();
-        String label = diagnosis.pack().hypotheses().get(leader).fault().label();
+        String label = diagnosis.hypothesis(leader).label();
         String status = switch (advice.verdict().status()) {
             case PROVEN -> "proven";
             case INDICATED -> "indicated, proof is missing";
             case NOT_YET -> "not proven";
+            case UNEXPLAINED -> "the model does not explain what was found";
         };
         return label + " (" + status + ", " + Math.round(100 * advice.verdict().probability()) + " %)";
     }

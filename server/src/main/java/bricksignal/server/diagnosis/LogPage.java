@@ -38,6 +38,9 @@ final class LogPage {
                     - entry.trace().seconds().get(0)) + " s";
             case PATTERN -> lamp(entry) + " as found";
             case RESET -> "Was the power cycled before";
+            case EVENT -> channel(entry) + (Boolean.TRUE.equals(entry.begins()) ? " began" : " ended");
+            case NOT_SEEN -> channel(entry) + " did not come";
+            case REPAIRED -> "Repaired or replaced";
             case TWIN -> "Another unit here fails alike";
             case NOTE -> "Note";
             case CHANGE_IN -> "Temporary change put in";
@@ -49,6 +52,8 @@ final class LogPage {
             case TAPS, TRACE -> lamp.isEmpty() ? "" : lamp.get(0).pattern() + " (" + Math.round(100 * lamp.get(0).weight()) + " %)";
             case PATTERN -> String.valueOf(entry.pattern());
             case NOTE, CHANGE_IN -> String.valueOf(entry.text());
+            case EVENT, NOT_SEEN -> Wording.number(entry.seconds() == null ? 0 : entry.seconds()) + " s after the call";
+            case REPAIRED -> model.part(String.valueOf(entry.part())).label();
             case RESET, TWIN -> Boolean.TRUE.equals(entry.yes()) ? "yes" : entry.kind() == Evidence.Kind.TWIN ? "no, it runs well" : "no";
             case TAKE_BACK, CHANGE_OUT -> "";
             case READING, ANSWER -> found(observation);
@@ -108,6 +113,10 @@ final class LogPage {
                 decoding.none()));
         weights.sort(java.util.Comparator.comparingDouble(w -> -w.weight()));
         return weights.stream().limit(4).filter(w -> w.weight() > 0.001).toList();
+    }
+
+    private String channel(Entry entry) {
+        return model.channels().stream().filter(c -> c.id().equals(entry.channel())).findFirst().map(c -> c.label()).orElse("");
     }
 
     private String lamp(Entry entry) {

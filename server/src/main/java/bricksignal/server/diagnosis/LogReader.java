@@ -4,8 +4,11 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.TypedReading;
 import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.lamp.LampDecoder;
 import bricksignal.core.lamp.LampPattern;
@@ -13,10 +16,10 @@ import bricksignal.core.lamp.Taps;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
-import bricksignal.server.pack.Packs;
-import bricksignal.server.problem.BadInput;
 import bricksignal.server.log.Entry;
 import bricksignal.server.log.Evidence;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.BadInput;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -32,6 +35,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class LogReader {
 
+    private static final double LONGEST_RUN_SECONDS = 7200;
+
     private final JsonMapper json;
 
     LogReader(JsonMapper json) {
@@ -39,7 +44,7 @@ public class LogReader {
     }
 
     /** Belief and advice, recomputed from the log. */
-    public Findings findings(Packs.Ready ready, List<Evidence> log) {
+    public Findings findings(Packs.Ready ready, Policy policy, List<Evidence> log) {
         Set<UUID> superseded = superseded(log);
         List<Findings.Logged> entries = new ArrayList<>();
         List<Observation> observations = new ArrayList<>();
@@ -58,7 +63,8 @@ public class LogReader {
             }
         }
         Diagnosis diagnosis = Diagnosis.of(ready.pack(), observations);
-        return new Findings(entries, diagnosis, Advice.of(diagnosis, ready.planner(), standing), ready.chains(), wasReset);
+        Planner planner = Planner.of(ready.pack(), policy);
+        return new Findings(entries, diagnosis, Advice.of(diagnosis, planner, standing), planner, ready.chains(), wasReset);
     }
 
     /**
@@ -82,6 +88,19 @@ public class LogReader {
                     throw new BadInput("unit", "Say which unit.");
                 }
                 yield new Observation.Twin(answered(entry));
+            }
+            case EVENT -> {
+                String channel = channel(pack, entry);
+                if (entry.begins() == null) {
+                    throw new BadInput("begins", "Say whether it began or ended.");
+                }
+                yield new Observation.Event(channel, entry.begins(), seconds(entry));
+            }
+            case NOT_SEEN -> new Observation.NotSeen(channel(pack, entry), seconds(entry));
+            case REPAIRED -> {
+                String part = required("part", entry.part());
+                field("part", () -> pack.model().part(part));
+                yield new Observation.Repaired(part);
             }
             case RESET -> {
                 answered(entry);
@@ -111,6 +130,20 @@ public class LogReader {
             }
         }
         return old;
+    }
+
+    private static String channel(CompiledPack pack, Entry entry) {
+        String channel = required("channel", entry.channel());
+        field("channel", () -> SequenceModel.of(pack, channel));
+        return channel;
+    }
+
+    private static double seconds(Entry entry) {
+        Double seconds = entry.seconds();
+        if (seconds == null || !(seconds >= 0 && seconds <= LONGEST_RUN_SECONDS)) {
+            throw new BadInput("seconds", "'" + seconds + "' is not a time after the call; it is 0 to " + LONGEST_RUN_SECONDS + " s.");
+        }
+        return seconds;
     }
 
     private static boolean answered(Entry entry) {

@@ -71,7 +71,7 @@ final class TestPage {
             Double value = branch.looksLike() instanceof Prediction.Number n && !Double.isInfinite(n.mean()) ? n.mean() : null;
             return new DiagnosisView.OutcomeView(expected, value, branch.probability(),
                     near(sound, branch.looksLike()) || expected.equals(soundWords),
-                    branch.suspects().stream().limit(4).map(h -> pack.hypotheses().get(h).fault().label()).toList());
+                    branch.suspects().stream().limit(4).map(h -> diagnosis.hypothesis(h).label()).toList());
         }).toList();
     }
 

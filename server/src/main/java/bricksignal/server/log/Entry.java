@@ -27,6 +27,10 @@ import org.jspecify.annotations.Nullable;
  * @param marks TAPS: colour or position of the lamp of each tap, or absent
  * @param trace TRACE
  * @param unit TWIN: the other unit
+ * @param channel EVENT and NOT_SEEN: a line of the strip
+ * @param begins EVENT: whether it began or ended
+ * @param seconds EVENT and NOT_SEEN: seconds after the call
+ * @param part REPAIRED: the part, by id
  * @param pattern PATTERN: what the lamp shows, such as {@code 4 flashes}
  * @param text NOTE and CHANGE_IN: jumper, held switch, pulled connector
  */
@@ -34,7 +38,8 @@ public record Entry(@NotNull UUID id, Evidence.@NotNull Kind kind, @NotNull Inst
         @Nullable String test, @Nullable String black, @Nullable String red, @Nullable MeterMode mode,
         @Nullable String moment, @Nullable @Size(max = 40) String reading, @Nullable Boolean yes, @Nullable String board,
         @Nullable List<Double> taps, @Nullable List<Double> holds, @Nullable List<String> marks, @Nullable TraceData trace,
-        @Nullable UUID unit, @Nullable String pattern, @Nullable @Size(max = 4000) String text) {
+        @Nullable UUID unit, @Nullable String channel, @Nullable Boolean begins, @Nullable Double seconds,
+        @Nullable String part, @Nullable String pattern, @Nullable @Size(max = 4000) String text) {
 
     /**
      * A recording of a lamp.
@@ -53,13 +58,14 @@ public record Entry(@NotNull UUID id, Evidence.@NotNull Kind kind, @NotNull Inst
     public static Entry of(Evidence.Kind kind, @Nullable String test, @Nullable String reading, @Nullable Boolean yes,
             @Nullable String pattern) {
         return new Entry(UUID.randomUUID(), kind, Instant.now(), null, test, null, null, null, null, reading, yes, null, null,
-                null, null, null, null, pattern, null);
+                null, null, null, null, null, null, null, null, pattern, null);
     }
 
     /** The same reading of the same place, where this one names none: what a correction leaves out. */
     public Entry where(Entry corrected) {
         boolean named = test != null || red != null || corrected.kind() != Evidence.Kind.READING;
         return named ? this : new Entry(id, kind, madeAt, supersedes, corrected.test(), corrected.black(), corrected.red(),
-                corrected.mode(), corrected.moment(), reading, yes, board, taps, holds, marks, trace, unit, pattern, text);
+                corrected.mode(), corrected.moment(), reading, yes, board, taps, holds, marks, trace, unit, channel, begins, seconds, part, pattern,
+                text);
     }
 }

@@ -20,7 +20,7 @@ public class Evidence implements Persistable<UUID> {
 
     /** What kind of entry. A temporary change is put in and later taken out; both stay in the log. */
     public enum Kind {
-        TAPS, TRACE, PATTERN, RESET, READING, ANSWER, TWIN, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK
+        TAPS, TRACE, PATTERN, RESET, READING, ANSWER, EVENT, NOT_SEEN, TWIN, REPAIRED, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK
     }
 
     @Id

@@ -3,8 +3,6 @@ package bricksignal.server.pack;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.chain.Chain;
-import bricksignal.core.diagnosis.plan.Planner;
-import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.OverlayReader;
 import bricksignal.packs.PackLibrary;
@@ -30,12 +28,12 @@ public class Packs {
         }
     });
 
-    /** A compiled pack with its planner and its chains. */
-    public record Ready(CompiledPack pack, Planner planner, List<Chain> chains) {
+    /** A compiled pack with its chains. */
+    public record Ready(CompiledPack pack, List<Chain> chains) {
 
         static Ready of(UnitModel model) {
             CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
-            return new Ready(pack, Planner.of(pack, Policy.defaults()), Chain.of(pack));
+            return new Ready(pack, Chain.of(pack));
         }
     }
 

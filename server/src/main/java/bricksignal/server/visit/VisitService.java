@@ -12,6 +12,7 @@ import bricksignal.server.overlay.BoardOverlay;
 import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.overlay.OverlayVersions;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
@@ -40,11 +41,12 @@ public class VisitService {
     private final Packs packs;
     private final SiteService sites;
     private final OverlayVersions overlays;
+    private final PolicyService policy;
     private final JsonMapper json;
     private final Clock clock = Clock.systemUTC();
 
     VisitService(Visits visits, EvidenceLog log, Accounts accounts, SiteUnits units, LogReader reader, Packs packs,
-            SiteService sites, OverlayVersions overlays, JsonMapper json) {
+            SiteService sites, OverlayVersions overlays, PolicyService policy, JsonMapper json) {
         this.visits = visits;
         this.log = log;
         this.accounts = accounts;
@@ -53,6 +55,7 @@ public class VisitService {
         this.packs = packs;
         this.sites = sites;
         this.overlays = overlays;
+        this.policy = policy;
         this.json = json;
     }
 
@@ -120,7 +123,7 @@ public class VisitService {
     }
 
     private Findings findings(Visit visit) {
-        return reader.findings(ready(visit), log.of(visit.id()));
+        return reader.findings(ready(visit), policy.current(), log.of(visit.id()));
     }
 
     /** A lamp as recorded, read against the board's chart; nothing is kept. */

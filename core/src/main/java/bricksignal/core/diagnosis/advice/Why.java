@@ -44,7 +44,7 @@ public final class Why {
             return "nobody yet known; take the reading again";
         }
         List<String> names = new ArrayList<>();
-        suspects.stream().limit(NAMED).forEach(h -> names.add(diagnosis.pack().hypotheses().get(h).fault().label() + " "
+        suspects.stream().limit(NAMED).forEach(h -> names.add(diagnosis.hypothesis(h).label() + " "
                 + percent(diagnosis.belief(h))));
         int more = suspects.size() - names.size();
         return String.join(", ", names) + (more > 0 ? " and " + more + " more" : "");

@@ -107,17 +107,23 @@ public final class ChainWalk {
     private double[] gaps() {
         int n = chain.readings().size();
         double[] probability = new double[n + 1];
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
-            int stops = n;
-            for (int i = n - 1; i >= 0; i--) {
-                Prediction.Number read = (Prediction.Number) pack.predictions(chain.readings().get(i)).get(h);
-                if (!chain.live(pack, i, read.mean())) {
-                    stops = i;
-                }
-            }
-            probability[stops] += diagnosis.belief(h);
+        for (int place : diagnosis.places()) {
+            double duty = pack.hypothesis(place).duty();
+            probability[stops(place)] += duty * diagnosis.belief(place);
+            probability[n] += (1 - duty) * diagnosis.belief(place);
         }
         return probability;
+    }
+
+    /** The first point at which a unit with this hypothesis has no voltage, while the fault is there. */
+    private int stops(int place) {
+        int stops = chain.readings().size();
+        for (int i = stops - 1; i >= 0; i--) {
+            Prediction read = pack.prediction(chain.readings().get(i), place);
+            double mean = (read instanceof Prediction.Sometimes s ? s.present() : (Prediction.Number) read).mean();
+            stops = chain.live(pack, i, mean) ? stops : i;
+        }
+        return stops;
     }
 
     private void read() {

@@ -7,11 +7,14 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * Ranks the tests that have not been made. A test is worth the expected cost of repair that it saves, one step ahead
- * (Heckerman, Breese and Rommelse, 1995); where no test saves anything, information per minute decides (de Kleer and
+ * (Heckerman, Breese and Rommelse, 1995); where no test saves anything, information for its cost decides (de Kleer and
  * Williams, Diagnosing multiple faults, 1987). Ties keep the order of the pack.
  */
 public final class Planner {
@@ -21,21 +24,42 @@ public final class Planner {
 
     private final CompiledPack pack;
     private final Policy policy;
-    private final Repairs repairs;
 
     private Planner(CompiledPack pack, Policy policy) {
         this.pack = pack;
         this.policy = policy;
-        this.repairs = Repairs.of(pack, policy);
     }
 
     public static Planner of(CompiledPack pack, Policy policy) {
         return new Planner(pack, policy);
     }
 
+    public Policy policy() {
+        return policy;
+    }
+
     /** Expected cost of repair with what is known now, if no more is measured. */
     public double costToGo(Diagnosis diagnosis) {
-        return repairs.expectedCost(beliefs(diagnosis), 1);
+        State state = State.of(diagnosis, policy);
+        return state.repairs.expectedCost(state.weights, 1);
+    }
+
+    /** What repairing a part and trying the unit costs, in the pack's currency. */
+    public double repairCost(String part) {
+        return Repairs.cost(pack.model().part(part), policy);
+    }
+
+    /**
+     * Parts in the order in which they are repaired at the least expected cost if no more is measured: most probable for its
+     * cost first (Heckerman, Breese and Rommelse, 1995).
+     */
+    public List<String> repairOrder(Diagnosis diagnosis) {
+        Map<String, Double> probability = new LinkedHashMap<>();
+        for (int place : diagnosis.ranking()) {
+            diagnosis.hypothesis(place).parts().forEach(part -> probability.merge(part.id(), diagnosis.belief(place), Double::sum));
+        }
+        return probability.keySet().stream().sorted(Comparator.comparingDouble((String part) -> -probability.get(part)
+                / Repairs.cost(pack.model().part(part), policy))).toList();
     }
 
     /**
@@ -44,50 +68,109 @@ public final class Planner {
      * @param standing how the unit stands now, which makes some tests cheaper
      */
     public List<Proposal> proposals(Diagnosis diagnosis, Setup standing) {
-        double[] belief = beliefs(diagnosis);
-        double now = repairs.expectedCost(belief, 1);
-        List<Proposal> proposals = new ArrayList<>();
-        for (Test test : pack.tests()) {
-            if (!diagnosis.answered(test) && diagnosis.possible(test)) {
-                Proposal proposal = weigh(test, belief, now, standing);
-                if (proposal.bits() > NEGLIGIBLE) {
-                    proposals.add(proposal);
+        return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing);
+    }
+
+    /** What would be proposed after an outcome of a test: the best test then, if any saves anything. */
+    public List<Proposal> after(Diagnosis diagnosis, Test made, int outcome) {
+        State now = State.of(diagnosis, policy);
+        Outcomes outcomes = pack.outcomes(made);
+        double[] weights = new double[now.weights.length];
+        double total = 0;
+        for (int h = 0; h < weights.length; h++) {
+            weights[h] = now.weights[h] * outcomes.chance(outcome, now.places[h]);
+            total += weights[h];
+        }
+        for (int h = 0; h < weights.length; h++) {
+            weights[h] /= total;
+        }
+        return proposals(new State(now.places, weights, now.repairs), askable(diagnosis, Set.of(made.id())),
+                TestCost.after(made));
+    }
+
+    /**
+     * The same problem in numbers, small enough to be solved exactly: some hypotheses, and the tests that tell most about them
+     * for their cost, as many as fit.
+     *
+     * @param places the hypotheses; their beliefs are scaled to sum to one
+     * @param mostTests at most so many tests
+     * @param mostStates at most so many states of the exact solution
+     */
+    public Decision decision(Diagnosis diagnosis, List<Integer> places, int mostTests, long mostStates) {
+        int[] at = places.stream().mapToInt(Integer::intValue).toArray();
+        double sum = places.stream().mapToDouble(diagnosis::belief).sum();
+        double[] prior = places.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
+        State state = new State(at, prior, Repairs.of(pack, at, policy));
+        List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS));
+        List<double[][]> chances = new ArrayList<>();
+        List<Double> costs = new ArrayList<>();
+        long states = 1;
+        for (Proposal proposal : best) {
+            Outcomes outcomes = pack.outcomes(proposal.test());
+            if (chances.size() < mostTests && states * (outcomes.count() + 1) <= mostStates) {
+                states *= outcomes.count() + 1;
+                costs.add(proposal.cost());
+                double[][] chance = new double[outcomes.count()][at.length];
+                for (int k = 0; k < chance.length; k++) {
+                    for (int h = 0; h < at.length; h++) {
+                        chance[k][h] = outcomes.chance(k, at[h]);
+                    }
                 }
+                chances.add(chance);
             }
         }
-        boolean saves = proposals.stream().anyMatch(proposal -> proposal.saving() > 0);
-        proposals.sort(saves ? Comparator.comparingDouble(proposal -> -proposal.saving())
-                : Comparator.comparingDouble(proposal -> -proposal.bitsPerMinute()));
-        return proposals;
+        return new Decision(prior, costs.stream().mapToDouble(Double::doubleValue).toArray(), chances.toArray(new double[0][][]),
+                state.repairs);
     }
 
     /** One test weighed, made already or not. */
     public Proposal weigh(Test test, Diagnosis diagnosis, Setup standing) {
-        double[] belief = beliefs(diagnosis);
-        return weigh(test, belief, repairs.expectedCost(belief, 1), standing);
+        State state = State.of(diagnosis, policy);
+        return weigh(test, state, state.repairs.expectedCost(state.weights, 1), standing);
     }
 
-    private Proposal weigh(Test test, double[] belief, double now, Setup standing) {
+    private List<Test> askable(Diagnosis diagnosis, Set<String> without) {
+        return pack.tests().stream().filter(test -> policy.allows(test) && !without.contains(test.id())
+                && !diagnosis.answered(test) && diagnosis.possible(test)).toList();
+    }
+
+    private List<Proposal> proposals(State state, List<Test> tests, Setup standing) {
+        double now = state.repairs.expectedCost(state.weights, 1);
+        List<Proposal> proposals = new ArrayList<>();
+        for (Test test : tests) {
+            Proposal proposal = weigh(test, state, now, standing);
+            if (proposal.bits() > NEGLIGIBLE) {
+                proposals.add(proposal);
+            }
+        }
+        boolean saves = proposals.stream().anyMatch(proposal -> proposal.saving() > 0);
+        proposals.sort(saves ? Comparator.comparingDouble(proposal -> -proposal.saving())
+                : Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()));
+        return proposals;
+    }
+
+    private Proposal weigh(Test test, State state, double now, Setup standing) {
         Outcomes outcomes = pack.outcomes(test);
         List<Proposal.Branch> branches = new ArrayList<>();
         double after = 0;
         double bits = 0;
-        double[] weights = new double[belief.length];
+        double[] weights = new double[state.weights.length];
         for (int k = 0; k < outcomes.count(); k++) {
             double total = 0;
-            for (int h = 0; h < belief.length; h++) {
-                weights[h] = belief[h] * outcomes.chance(k, h);
+            for (int h = 0; h < weights.length; h++) {
+                weights[h] = state.weights[h] * outcomes.chance(k, state.places[h]);
                 total += weights[h];
             }
             if (total > NEGLIGIBLE) {
-                after += repairs.expectedCost(weights, total);
-                bits += gain(weights, total, belief);
-                branches.add(new Proposal.Branch(outcomes.representative(k), total, members(outcomes, k, belief)));
+                after += state.repairs.expectedCost(weights, total);
+                bits += gain(weights, total, state.weights);
+                branches.add(new Proposal.Branch(k, outcomes.representative(k), total, members(outcomes, k, state)));
             }
         }
         branches.sort(Comparator.comparingDouble(branch -> -branch.probability()));
         double minutes = TestCost.minutes(pack, test, standing);
-        return new Proposal(test, minutes, now - after - minutes * policy.labourPerMinute(), Math.max(0, bits), branches);
+        double cost = minutes * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
+        return new Proposal(test, minutes, cost, now - after - cost, Math.max(0, bits), branches);
     }
 
     /** This outcome's share of the mutual information between test and hypothesis, in bits. */
@@ -101,22 +184,27 @@ public final class Planner {
         return bits;
     }
 
-    private static List<Integer> members(Outcomes outcomes, int k, double[] belief) {
+    private static List<Integer> members(Outcomes outcomes, int k, State state) {
         List<Integer> members = new ArrayList<>();
-        for (int h = 0; h < belief.length; h++) {
-            if (outcomes.chance(k, h) >= MEMBER_CHANCE && belief[h] > NEGLIGIBLE) {
+        for (int h = 0; h < state.weights.length; h++) {
+            if (state.weights[h] > NEGLIGIBLE && outcomes.chance(k, state.places[h]) >= MEMBER_CHANCE) {
                 members.add(h);
             }
         }
-        members.sort(Comparator.comparingDouble((Integer h) -> -belief[h]));
-        return members;
+        members.sort(Comparator.comparingDouble((Integer h) -> -state.weights[h]));
+        return members.stream().map(h -> state.places[h]).toList();
     }
 
-    private static double[] beliefs(Diagnosis diagnosis) {
-        double[] belief = new double[diagnosis.pack().hypotheses().size()];
-        for (int h = 0; h < belief.length; h++) {
-            belief[h] = diagnosis.belief(h);
+    /** Hypotheses by place, how much each weighs, and what repairing them costs. */
+    private record State(int[] places, double[] weights, Repairs repairs) {
+
+        static State of(Diagnosis diagnosis, Policy policy) {
+            int[] places = diagnosis.places();
+            double[] weights = new double[places.length];
+            for (int h = 0; h < places.length; h++) {
+                weights[h] = diagnosis.belief(places[h]);
+            }
+            return new State(places, weights, Repairs.of(diagnosis.pack(), places, policy));
         }
-        return belief;
     }
 }

@@ -5,14 +5,17 @@ import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.unit.Part;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
- * The repairs of a pack and the expected cost of making them one after the other, most probable for its cost first, until
- * the unit runs. With one fault and repairs of independent cost this order is the cheapest (Heckerman, Breese and
- * Rommelse, Decision-theoretic troubleshooting, 1995, section 2). To that is added what it costs to have named the wrong
- * part, if the most probable one were named now.
+ * The repairs of some hypotheses and the expected cost of making them one after the other, most probable for its cost first,
+ * until the unit runs. With one fault and repairs of independent cost this order is the cheapest (Heckerman, Breese and
+ * Rommelse, Decision-theoretic troubleshooting, 1995, section 2). To that is added what it costs to have named the wrong part,
+ * if the most probable one were named now. A pair of faults is one repair that costs as much as both.
  */
-final class Repairs {
+final class Repairs implements Decision.StopCost {
+
+    private static final double NEGLIGIBLE = 1e-9;
 
     private final int[] repairOf;
     private final double[] cost;
@@ -24,15 +27,19 @@ final class Repairs {
         this.mistakeCost = mistakeCost;
     }
 
-    static Repairs of(CompiledPack pack, Policy policy) {
+    /** The repairs of the hypotheses at these places. */
+    static Repairs of(CompiledPack pack, int[] places, Policy policy) {
         Map<String, Integer> index = new LinkedHashMap<>();
-        int[] repairOf = new int[pack.hypotheses().size()];
-        for (int h = 0; h < repairOf.length; h++) {
-            Hypothesis hypothesis = pack.hypotheses().get(h);
-            repairOf[h] = index.computeIfAbsent(hypothesis.part().id(), part -> index.size());
+        Map<Integer, Double> costs = new LinkedHashMap<>();
+        int[] repairOf = new int[places.length];
+        for (int h = 0; h < places.length; h++) {
+            Hypothesis hypothesis = pack.hypothesis(places[h]);
+            String parts = hypothesis.parts().stream().map(Part::id).collect(Collectors.joining("+"));
+            repairOf[h] = index.computeIfAbsent(parts, id -> index.size());
+            costs.computeIfAbsent(repairOf[h], i -> hypothesis.parts().stream().mapToDouble(p -> cost(p, policy)).sum());
         }
-        double[] cost = new double[index.size()];
-        index.forEach((part, i) -> cost[i] = cost(pack.model().part(part), policy));
+        double[] cost = new double[costs.size()];
+        costs.forEach((i, c) -> cost[i] = c);
         return new Repairs(repairOf, cost, policy.mistakeCost());
     }
 
@@ -43,13 +50,18 @@ final class Repairs {
     }
 
     /** Expected cost of repair under weights that sum to {@code total}; scales with the weights. */
-    double expectedCost(double[] weights, double total) {
+    @Override
+    public double expectedCost(double[] weights, double total) {
         double[] p = new double[cost.length];
         for (int h = 0; h < weights.length; h++) {
             p[repairOf[h]] += weights[h];
         }
+        double most = 0;
+        for (double weight : p) {
+            most = Math.max(most, weight);
+        }
         double remaining = total;
-        double expected = mistakeCost * (total - java.util.Arrays.stream(p).max().orElse(0));
+        double expected = mistakeCost * (total - most);
         boolean[] done = new boolean[cost.length];
         for (int step = 0; step < cost.length; step++) {
             int best = -1;
@@ -58,7 +70,7 @@ final class Repairs {
                     best = i;
                 }
             }
-            if (best < 0 || remaining < 1e-9 * total) {
+            if (best < 0 || remaining < NEGLIGIBLE * total) {
                 break;
             }
             done[best] = true;

@@ -44,6 +44,12 @@ public final class TestCost {
         return minutes + (needed.powerOff() ? 0 : waiting(pack, pack.model().moment(test.moment())));
     }
 
+    /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
+    public static double partsUsed(CompiledPack pack, Test test) {
+        boolean used = test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE;
+        return used ? pack.model().part(test.id().substring(test.id().indexOf('.') + 1)).price() : 0;
+    }
+
     /** How the unit stands after a test. */
     public static Setup after(Test test) {
         return test instanceof Test.Reading reading ? reading.setup() : Setup.AS_IT_IS;

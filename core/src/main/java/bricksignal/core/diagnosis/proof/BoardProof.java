@@ -11,7 +11,8 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -40,18 +41,18 @@ final class BoardProof {
     private final List<ProofItem> items = new ArrayList<>();
     private final Set<String> boardNets = new LinkedHashSet<>();
 
-    private BoardProof(Diagnosis diagnosis, Hypothesis hypothesis) {
+    private BoardProof(Diagnosis diagnosis, Part part) {
         this.pack = diagnosis.pack();
         this.log = new Log(diagnosis);
         this.machine = pack.model().machine();
         this.circuit = machine.circuit();
-        this.board = machine.board(hypothesis.part().board());
+        this.board = machine.board(part.board());
     }
 
-    static List<ProofItem> items(Diagnosis diagnosis, Hypothesis hypothesis) {
-        BoardProof proof = new BoardProof(diagnosis, hypothesis);
+    static List<ProofItem> items(Diagnosis diagnosis, Fault fault, Part part) {
+        BoardProof proof = new BoardProof(diagnosis, part);
         proof.supply();
-        for (Effect effect : hypothesis.fault().effects()) {
+        for (Effect effect : fault.effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
                 proof.input(proof.board.input(deaf.input()), null);
             } else if (effect instanceof Effect.OnElement on) {

@@ -5,10 +5,10 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
-import bricksignal.core.diagnosis.plan.TestCost;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.BiPredicate;
@@ -25,14 +25,14 @@ final class Log {
 
     /** A proof item: some test of this kind must have been made and its value must say so. */
     ProofItem item(String what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows) {
-        boolean proven = diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Reading r
+        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Reading r
                 && kind.test(r.test()) && shows.test(r.test(), r.value()));
         return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
     }
 
     /** A proof item by an answer: the check was made, whatever came of it is in the belief. */
     ProofItem made(String what, Predicate<Test> kind) {
-        boolean proven = diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Answer a
+        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Answer a
                 && kind.test(a.test()) || o instanceof Observation.Reading r && kind.test(r.test()));
         return new ProofItem(what, proven, proven ? List.of() : cheapest(kind));
     }

@@ -6,8 +6,8 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.diagnosis.Outcomes;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
@@ -27,7 +27,14 @@ public final class ProofGate {
     /** Least probability of a proven verdict. */
     public static final double ENOUGH = 0.97;
 
+    /** The same for a board: the strictest. */
+    public static final double ENOUGH_FOR_A_BOARD = 0.995;
+
+    /** Above this probability that nothing in the model explains what was found, no part is named. */
+    public static final double UNEXPLAINED = 0.5;
+
     private static final double SAME_CHANCE = 0.2;
+    private static final double LIVE_SHARE = 0.8;
     private static final double UNTESTED_SHARE = 0.1;
 
     private final Diagnosis diagnosis;
@@ -49,102 +56,71 @@ public final class ProofGate {
         double probability = group.stream().mapToDouble(diagnosis::belief).sum();
         List<ProofItem> items = items(leader);
         boolean proven = items.stream().allMatch(ProofItem::proven);
-        Verdict.Status status = probability < ENOUGH ? Verdict.Status.NOT_YET
+        double enough = pack.hypothesis(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
+        Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
                 : proven ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         return new Verdict(status, group, probability, items, untested(leader));
     }
 
     private List<ProofItem> items(int leader) {
-        Hypothesis hypothesis = pack.hypotheses().get(leader);
-        if (hypothesis.blamesBoard()) {
-            return BoardProof.items(diagnosis, hypothesis);
+        Hypothesis hypothesis = pack.hypothesis(leader);
+        List<ProofItem> items = new ArrayList<>();
+        for (int i = 0; i < hypothesis.faults().size(); i++) {
+            boolean board = hypothesis.parts().get(i).kind() == Part.Kind.BOARD;
+            items.addAll(board ? BoardProof.items(diagnosis, hypothesis.faults().get(i), hypothesis.parts().get(i))
+                    : direct(leader, hypothesis.faults().get(i), hypothesis.parts().get(i)));
         }
-        Set<String> nets = netsOf(hypothesis);
-        Set<String> elements = elementsOf(hypothesis);
-        boolean direct = diagnosis.observations().stream().anyMatch(o -> showsDirectly(o, leader, nets, elements));
+        if (hypothesis.comesAndGoes()) {
+            items.add(new Log(diagnosis).made("Seen to come and go: wiggled, or watched for several cycles",
+                    test -> test instanceof Test.Check check && (check.sense() == Test.Sense.CYCLES
+                            || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.RESEAT
+                            && check.tells().containsKey(hypothesis.fault().id()))));
+        }
+        return items;
+    }
+
+    /** Evidence at the part itself; where the pack has no test of the kind that would do, nothing more is asked. */
+    private List<ProofItem> direct(int leader, Fault fault, Part part) {
+        PartEvidence evidence = new PartEvidence(pack, fault);
+        boolean direct = diagnosis.sinceRepair().stream().anyMatch(o -> showsDirectly(o, leader, evidence));
         List<String> tests = direct ? List.of() : new Log(diagnosis).cheapest(test -> !diagnosis.answered(test)
-                && touches(test, nets, elements, leader) && tellsFromHealthy(test, leader));
+                && evidence.isAtThePart(test) && (evidence.provesSupply(test) || tellsFromHealthy(test, leader)));
         boolean possible = direct || !tests.isEmpty() || diagnosis.observations().isEmpty();
-        ProofItem item = new ProofItem("Direct evidence at the part: " + hypothesis.part().label(), direct, tests);
+        ProofItem item = new ProofItem("Direct evidence at the part: " + part.label(), direct, tests);
         return possible ? List.of(item) : List.of();
     }
 
-    /** Made at the part, and more likely in this fault than in a sound unit. */
-    private boolean showsDirectly(Observation observation, int leader, Set<String> nets, Set<String> elements) {
-        Test test;
+    /** Made at the part, and more likely in this fault than in a sound unit; or power proven at a load that does nothing. */
+    private boolean showsDirectly(Observation observation, int leader, PartEvidence evidence) {
         if (observation instanceof Observation.Reading r) {
-            test = r.test();
-        } else if (observation instanceof Observation.Answer a) {
-            test = a.test();
-        } else {
-            return false;
+            double healthy = Math.abs(((Prediction.Number) pack.healthyPrediction(r.test())).mean());
+            return evidence.isAtThePart(r.test()) && (evidence.provesSupply(r.test()) ? Math.abs(r.value()) >= LIVE_SHARE * healthy
+                    : tellsFromHealthy(r.test(), leader) && likely(observation, leader));
         }
-        return touches(test, nets, elements, leader) && tellsFromHealthy(test, leader)
-                && diagnosis.likelihood(observation, leader) > 0.1 * bestLikelihood(observation);
+        return observation instanceof Observation.Answer a && evidence.isAtThePart(a.test())
+                && tellsFromHealthy(a.test(), leader) && likely(observation, leader);
+    }
+
+    private boolean likely(Observation observation, int leader) {
+        return diagnosis.likelihood(observation, leader) > 0.1 * bestLikelihood(observation);
     }
 
     private double bestLikelihood(Observation observation) {
         double best = 0;
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
+        for (int h : diagnosis.places()) {
             best = Math.max(best, diagnosis.likelihood(observation, h));
         }
         return best;
     }
 
     private boolean tellsFromHealthy(Test test, int leader) {
-        int healthy = healthyHypothesis();
-        Outcomes outcomes = pack.outcomes(test);
-        double common = 0;
-        for (int k = 0; k < outcomes.count(); k++) {
-            common += Math.min(outcomes.chance(k, leader), healthy < 0 ? 0 : outcomes.chance(k, healthy));
-        }
-        return leader == healthy || common < 1 - SAME_CHANCE;
-    }
-
-    private int healthyHypothesis() {
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
-            if (pack.hypotheses().get(h).fault().effects().isEmpty()) {
-                return h;
-            }
-        }
-        return -1;
-    }
-
-    /** A test touches a part if a probe is on one of its terminals, or it is in series with it, or it asks about it. */
-    private boolean touches(Test test, Set<String> nets, Set<String> elements, int leader) {
-        if (test instanceof Test.Check check) {
-            return check.tells().containsKey(pack.hypotheses().get(leader).id()) || nets.isEmpty();
-        }
-        Place place = ((Test.Reading) test).place();
-        if (place instanceof Place.Across across) {
-            return nets.isEmpty() || nets.contains(across.red()) || nets.contains(across.black());
-        }
-        return nets.isEmpty() || place instanceof Place.Through through && elements.contains(through.element());
-    }
-
-    private Set<String> elementsOf(Hypothesis hypothesis) {
-        Set<String> elements = new LinkedHashSet<>();
-        for (Effect effect : hypothesis.fault().effects()) {
-            if (effect instanceof Effect.OnElement on) {
-                elements.add(on.element());
-            }
-        }
-        return elements;
-    }
-
-    private Set<String> netsOf(Hypothesis hypothesis) {
-        Set<String> nets = new LinkedHashSet<>();
-        for (String element : elementsOf(hypothesis)) {
-            nets.addAll(pack.model().machine().circuit().element(element).nets());
-        }
-        nets.remove(pack.model().machine().circuit().reference());
-        return nets;
+        return leader == pack.sound() || pack.outcomes(test).common(leader, pack.sound()) < 1 - SAME_CHANCE;
     }
 
     /** The leader and all that no test of the pack can tell from it. */
     private List<Integer> group(int leader) {
         List<Integer> group = new ArrayList<>(List.of(leader));
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
+        for (int h : diagnosis.places()) {
             if (h != leader && alike(leader, h)) {
                 group.add(h);
             }
@@ -154,15 +130,11 @@ public final class ProofGate {
 
     private boolean alike(int a, int b) {
         for (Test test : pack.tests()) {
-            if (!diagnosis.possible(test)) {
+            boolean repair = test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE;
+            if (repair || !diagnosis.possible(test)) {
                 continue;
             }
-            Outcomes outcomes = pack.outcomes(test);
-            double common = 0;
-            for (int k = 0; k < outcomes.count(); k++) {
-                common += Math.min(outcomes.chance(k, a), outcomes.chance(k, b));
-            }
-            if (common < 1 - SAME_CHANCE) {
+            if (pack.outcomes(test).common(a, b) < 1 - SAME_CHANCE) {
                 return false;
             }
         }
@@ -172,12 +144,12 @@ public final class ProofGate {
 
     /** Loads that run in a sound unit and never carry their current in this fault, unless their resistance was proven. */
     private List<String> untested(int leader) {
-        Hypothesis hypothesis = pack.hypotheses().get(leader);
+        Hypothesis hypothesis = pack.hypothesis(leader);
         List<String> untested = new ArrayList<>();
         for (Part part : pack.model().parts()) {
             boolean fed = part.elements().stream().filter(this::isLoad).allMatch(load -> peak(hypothesis.unit(), load)
                     >= UNTESTED_SHARE * peak(pack.healthy(), load) || provenByOhms(load));
-            if (!fed && !part.id().equals(hypothesis.part().id()) && part.kind() != Part.Kind.BOARD) {
+            if (!fed && !hypothesis.parts().contains(part) && part.kind() != Part.Kind.BOARD) {
                 untested.add(part.id());
             }
         }
@@ -186,9 +158,9 @@ public final class ProofGate {
 
     private boolean provenByOhms(String load) {
         List<String> nets = pack.model().machine().circuit().element(load).nets();
-        return diagnosis.observations().stream().anyMatch(o -> o instanceof Observation.Reading r
+        return diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Reading r
                 && Log.ohms(r.test(), nets.get(0), nets.get(1)) && !pack.errors().onlyAMisread(r.test(),
-                (Prediction.Number) pack.healthyPrediction(r.test()), r.value()));
+                pack.healthyPrediction(r.test()), r.value()));
     }
 
     private boolean isLoad(String element) {

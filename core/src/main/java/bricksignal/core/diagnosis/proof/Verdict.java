@@ -21,7 +21,9 @@ public record Verdict(Status status, List<Integer> group, double probability, Li
         /** Probable enough; proof is missing. */
         INDICATED,
         /** Other causes are still open. */
-        NOT_YET
+        NOT_YET,
+        /** Nothing in the model explains what was found; no part is named. */
+        UNEXPLAINED
     }
 
     public Verdict {

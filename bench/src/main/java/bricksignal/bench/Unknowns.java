@@ -1,0 +1,84 @@
+package bricksignal.bench;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Visits to units with a fault that the model was not told of: how often does the program say that it does not know, and how
+ * often does it prove a part that is sound. A fault whose part has another fault in the model is passed over: naming that part
+ * would be right.
+ */
+final class Unknowns {
+
+    private static final int MOST_TESTS = 40;
+
+    private int runs;
+    private int saidSo;
+    private int provenWrong;
+
+    void add(UnitModel model, long seed) {
+        CompiledPack whole = CompiledPack.of(model, ErrorModel.defaults());
+        for (int h = 0; h < whole.faults(); h++) {
+            Fault fault = model.faults().get(h);
+            boolean alone = model.faults().stream().filter(f -> f.part().equals(fault.part())).count() == 1;
+            if (alone && !fault.effects().isEmpty() && fault.kind() == Fault.Kind.FAULT) {
+                visit(without(model, fault), new Technician(whole, h, seed * 13 + h));
+            }
+        }
+    }
+
+    private void visit(UnitModel model, Technician technician) {
+        CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
+        Planner planner = Planner.of(pack, Policy.defaults());
+        Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
+        Setup standing = Setup.AS_IT_IS;
+        Advice advice = Advice.of(diagnosis, planner, standing);
+        for (int i = 0; i < MOST_TESTS && !advice.done() && !unexplained(diagnosis); i++) {
+            Test test = advice.proposals().get(0).test();
+            standing = TestCost.after(test);
+            diagnosis = diagnosis.and(technician.make(test));
+            advice = Advice.of(diagnosis, planner, standing);
+        }
+        runs++;
+        saidSo += unexplained(diagnosis) ? 1 : 0;
+        provenWrong += ProofGate.verdict(diagnosis).status() == Verdict.Status.PROVEN ? 1 : 0;
+    }
+
+    private static boolean unexplained(Diagnosis diagnosis) {
+        return diagnosis.unexplained() > ProofGate.UNEXPLAINED;
+    }
+
+    private static UnitModel without(UnitModel model, Fault fault) {
+        List<Fault> faults = new ArrayList<>(model.faults());
+        faults.remove(fault);
+        return model.withFaults(faults);
+    }
+
+    Map<String, Object> figures() {
+        Map<String, Object> figures = new LinkedHashMap<>();
+        figures.put("runs", runs);
+        figures.put("saidSo", saidSo / (double) runs);
+        figures.put("provenWrong", provenWrong / (double) runs);
+        return figures;
+    }
+
+    void print() {
+        System.out.printf("faults the model does not know: %d visits, said so %.0f %%, a sound part proven %.0f %%%n", runs,
+                100.0 * saidSo / runs, 100.0 * provenWrong / runs);
+    }
+}

@@ -1,0 +1,103 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * When a channel of the strip begins and ends after the call, under each hypothesis. What a person sees and taps is late by a
+ * second or two, and now and then the wrong thing (common practice; from memory).
+ */
+public final class SequenceModel {
+
+    private static final double LATE_SECONDS = 0.7;
+    private static final double SIGMA_SECONDS = 1.5;
+    private static final double SIGMA_SHARE = 0.06;
+    private static final double WRONG = 0.05;
+
+    private final CompiledPack pack;
+    private final UnitModel.Channel channel;
+    private final double call;
+    private final double window;
+
+    private SequenceModel(CompiledPack pack, UnitModel.Channel channel) {
+        this.pack = pack;
+        this.channel = channel;
+        this.call = callSeconds(pack.model());
+        this.window = pack.model().found().to() - call;
+    }
+
+    /**
+     * The times of a channel.
+     *
+     * @throws IllegalArgumentException if the unit has no such channel
+     */
+    public static SequenceModel of(CompiledPack pack, String channel) {
+        return new SequenceModel(pack, pack.model().channels().stream().filter(c -> c.id().equals(channel)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("this unit has nothing called '" + channel + "' in its "
+                        + "sequence; it has " + pack.model().channels().stream().map(UnitModel.Channel::id).toList())));
+    }
+
+    /** When the call comes in the usual run, seconds. */
+    public static double callSeconds(UnitModel model) {
+        return model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(at -> at > 0).findFirst().orElse(0);
+    }
+
+    /** Seconds after the call at which the channel begins (or ends) in a unit. */
+    public List<Double> edges(VirtualUnit unit, boolean begins) {
+        Expr when = channel.when();
+        List<Double> edges = new ArrayList<>();
+        boolean was = false;
+        for (Timeline.Interval interval : unit.usualRun().intervals()) {
+            boolean is = when.holds(interval.middle());
+            if (is != was && is == begins && interval.start() >= call && interval.start() < call + window) {
+                edges.add(interval.start() - call);
+            }
+            was = is;
+        }
+        return edges;
+    }
+
+    /** When something that is expected at a time is late for sure: two and a half standard deviations of a person's tap. */
+    public static double lateAfter(double edge) {
+        return edge + LATE_SECONDS + 2.5 * (SIGMA_SECONDS + SIGMA_SHARE * edge);
+    }
+
+    double likelihood(Observation.Event event, int place) {
+        double present = density(edges(pack.hypothesis(place).unit(), event.begins()), event.afterCall());
+        double duty = pack.hypothesis(place).duty();
+        double density = duty < 1 ? duty * present + (1 - duty)
+                * density(edges(pack.healthy(), event.begins()), event.afterCall()) : present;
+        return (1 - WRONG) * density + WRONG / window;
+    }
+
+    /** It was waited for and did not come: right if it would begin later or never. */
+    double likelihood(Observation.NotSeen notSeen, int place) {
+        double present = comes(edges(pack.hypothesis(place).unit(), true), notSeen.until());
+        double duty = pack.hypothesis(place).duty();
+        double comes = duty < 1 ? duty * present + (1 - duty) * comes(edges(pack.healthy(), true), notSeen.until()) : present;
+        return (1 - WRONG) * (1 - comes) + WRONG / 2;
+    }
+
+    double unexplained() {
+        return 1 / window;
+    }
+
+    /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */
+    private static double density(List<Double> edges, double at) {
+        double density = 0;
+        for (double edge : edges) {
+            double sigma = SIGMA_SECONDS + SIGMA_SHARE * edge;
+            double z = (at - edge - LATE_SECONDS) / sigma;
+            density += Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI)) / edges.size();
+        }
+        return density;
+    }
+
+    private static double comes(List<Double> edges, double until) {
+        return edges.stream().anyMatch(edge -> edge + LATE_SECONDS < until) ? 1 : 0;
+    }
+}

@@ -1,0 +1,72 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Tests that every unit has and that only watch: the power cycled and a whole cycle seen, a run until all is warm, several
+ * cycles. They are what finds a fault that comes and goes. Chances are common practice, from memory.
+ */
+final class WatchTest {
+
+    /** Share of the time in which a fault that comes and goes is there, when nothing provokes it. */
+    static final double DUTY = 0.35;
+
+    /** The same right after it was seen to fail: measured at that moment. */
+    static final double DUTY_FAILING = 0.9;
+
+    private static final double DUTY_WARM = 0.6;
+    private static final int CYCLES = 5;
+    private static final double BY_CHANCE = 0.02;
+
+    private WatchTest() {
+    }
+
+    static List<Test.Check> of(UnitModel model) {
+        Moment usual = model.moments().stream().filter(m -> m.span() > 0).findFirst().orElse(model.moments().get(0));
+        double cycle = (model.found().from() + model.found().to()) / 2 / 60 / 2;
+        return List.of(
+                check("watch.reset", "Power cycled - does it run a whole cycle as it should", Test.Sense.RESET, usual, cycle + 1),
+                check("watch.warm", "Run for twenty minutes until all is warm - does it fail", Test.Sense.WARM, usual, 20),
+                check("watch.cycles", CYCLES + " cycles watched and nothing touched - does it fail in one of them",
+                        Test.Sense.CYCLES, usual, CYCLES * (cycle + 1)));
+    }
+
+    private static Test.Check check(String id, String label, Test.Sense sense, Moment moment, double minutes) {
+        return new Test.Check(id, label, sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "");
+    }
+
+    /** True if an answer shows that the unit is failing now. */
+    static boolean seenToFail(Observation observation) {
+        return observation instanceof Observation.Answer a && a.yes() && (a.test().sense() == Test.Sense.WARM
+                || a.test().sense() == Test.Sense.CYCLES);
+    }
+
+    /** How often a test may be made on one unit: what comes and goes is watched for again. */
+    static int most(Test test) {
+        return test instanceof Test.Check check && (watches(check) || check.sense() == Test.Sense.RESEAT) ? 3 : 1;
+    }
+
+    static boolean watches(Test.Check check) {
+        return check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES;
+    }
+
+    /**
+     * Probability of yes.
+     *
+     * @param fails whether the run of the unit, with the fault in it, is not as it should be
+     * @param duty share of the time in which the fault is there
+     */
+    static double yes(Test.Sense sense, boolean fails, double duty) {
+        double once = fails ? duty : 0;
+        double seen = switch (sense) {
+            case RESET -> 1 - once;
+            case WARM -> duty < 1 && fails ? DUTY_WARM : once;
+            default -> 1 - Math.pow(1 - once, CYCLES);
+        };
+        return BY_CHANCE + seen * (1 - 2 * BY_CHANCE);
+    }
+}

@@ -1,0 +1,108 @@
+package bricksignal.core.diagnosis.proof;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Quantity;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Which tests are evidence at the part itself, derived from what the fault does. A load is measured on its own (dead and
+ * disconnected), or has its power proven at its own plug: that it draws nothing says as little of it as of its supply. A
+ * conductor is measured at its ends. A blocked vent or a shut cock is looked at or gauged. Common practice of careful
+ * technicians; no published source.
+ */
+final class PartEvidence {
+
+    private static final double LIVE_VOLTS = 8;
+
+    private final CompiledPack pack;
+    private final Fault fault;
+    private final List<Element> elements = new ArrayList<>();
+    private final Set<String> causes = new LinkedHashSet<>();
+
+    PartEvidence(CompiledPack pack, Fault fault) {
+        this.pack = pack;
+        this.fault = fault;
+        for (Effect effect : fault.effects()) {
+            if (effect instanceof Effect.OnElement on) {
+                elements.add(pack.model().machine().circuit().element(on.element()));
+            } else if (effect instanceof Effect.OnParameter on) {
+                causes.add(on.parameter());
+            } else if (effect instanceof Effect.OnAction on) {
+                causes.add("action." + on.action());
+            }
+        }
+    }
+
+    /** True if the test is made at the part. */
+    boolean isAtThePart(Test test) {
+        if (test instanceof Test.Check check) {
+            return check.tells().containsKey(fault.id()) && check.sense() != Test.Sense.SUBSTITUTE
+                    || check.when() != null && check.when().names().stream().anyMatch(causes::contains)
+                    || elements.isEmpty() && causes.isEmpty();
+        }
+        Test.Reading reading = (Test.Reading) test;
+        if (elements.isEmpty()) {
+            return causes.isEmpty() || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
+        }
+        return elements.stream().anyMatch(element -> isAt(reading, element))
+                || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
+    }
+
+    /** True for a voltage at the plug of a load, which is there although the load does nothing. */
+    boolean provesSupply(Test test) {
+        return test instanceof Test.Reading reading && elements.stream().anyMatch(element -> consumes(element)
+                && volts(reading) && hot(reading, element) && Math.abs(healthy(reading)) > LIVE_VOLTS);
+    }
+
+    private boolean isAt(Test.Reading reading, Element element) {
+        if (consumes(element)) {
+            return reading.mode().dead() && across(reading, element) || provesSupply(reading);
+        }
+        return reading.place() instanceof Place.Across across
+                && (element.nets().contains(across.red()) || element.nets().contains(across.black()))
+                || reading.place() instanceof Place.Through through && through.element().equals(element.id());
+    }
+
+    /** A process value that the fault's cause moves. */
+    private boolean moves(String quantity) {
+        return causes.contains(quantity) || pack.model().machine().process().stream().filter(q -> q.id().equals(quantity))
+                .flatMap(q -> q.moves().stream()).anyMatch(this::named);
+    }
+
+    private boolean named(Quantity.Move move) {
+        return move.when().names().stream().anyMatch(causes::contains) || move.target().names().stream().anyMatch(causes::contains);
+    }
+
+    private static boolean consumes(Element element) {
+        return element instanceof Element.Load || element instanceof Element.Capacitor;
+    }
+
+    private static boolean across(Test.Reading reading, Element element) {
+        return reading.place() instanceof Place.Across across && element.nets().contains(across.red())
+                && element.nets().contains(across.black());
+    }
+
+    private static boolean hot(Test.Reading reading, Element element) {
+        return reading.place() instanceof Place.Across across && (across.red().equals(element.nets().get(0))
+                || across.black().equals(element.nets().get(0)));
+    }
+
+    private static boolean volts(Test.Reading reading) {
+        return reading.mode() == MeterMode.AC_VOLTS || reading.mode() == MeterMode.AC_VOLTS_LOW_Z
+                || reading.mode() == MeterMode.DC_VOLTS;
+    }
+
+    private double healthy(Test.Reading reading) {
+        return ((Prediction.Number) pack.healthyPrediction(reading)).mean();
+    }
+}

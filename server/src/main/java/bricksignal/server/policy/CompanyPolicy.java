@@ -1,0 +1,51 @@
+package bricksignal.server.policy;
+
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.Test;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The company's policy; there is one. */
+@Entity
+@Table(name = "company_policy")
+public class CompanyPolicy {
+
+    static final int ONLY = 1;
+
+    @Id
+    private int id;
+    @Column(name = "labour_per_minute")
+    private double labourPerMinute;
+    @Column(name = "trip_cost")
+    private double tripCost;
+    @Column(name = "mistake_cost")
+    private double mistakeCost;
+    @Column(name = "not_allowed")
+    private String notAllowed;
+
+    protected CompanyPolicy() {
+        notAllowed = "";
+    }
+
+    void set(double labour, double trip, double mistake, Set<Test.Sense> kinds) {
+        labourPerMinute = labour;
+        tripCost = trip;
+        mistakeCost = mistake;
+        notAllowed = kinds.stream().map(Enum::name).sorted().collect(Collectors.joining(","));
+    }
+
+    Policy policy() {
+        Set<Test.Sense> kinds = new LinkedHashSet<>();
+        for (String kind : notAllowed.split(",")) {
+            if (!kind.isEmpty()) {
+                kinds.add(Test.Sense.valueOf(kind));
+            }
+        }
+        return new Policy(labourPerMinute, tripCost, Policy.defaults().verifyMinutes(), mistakeCost, kinds);
+    }
+}

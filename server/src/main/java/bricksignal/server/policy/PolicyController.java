@@ -1,0 +1,56 @@
+package bricksignal.server.policy;
+
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.Test;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import java.util.List;
+import java.util.Set;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The company's policy: everybody may read it, the lead sets it. */
+@RestController
+class PolicyController {
+
+    /** Kinds that a company may not want; looking, listening and measuring are always allowed. */
+    private static final List<Test.Sense> CHOICES = List.of(Test.Sense.SWAP, Test.Sense.SUBSTITUTE, Test.Sense.TRY,
+            Test.Sense.RESET, Test.Sense.WARM, Test.Sense.CYCLES);
+
+    private final PolicyService service;
+
+    PolicyController(PolicyService service) {
+        this.service = service;
+    }
+
+    /** The policy in the company's currency. */
+    record PolicyView(@DecimalMin("0.01") @DecimalMax("1000") double labourPerMinute,
+            @DecimalMin("0") @DecimalMax("100000") double tripCost,
+            @DecimalMin("0") @DecimalMax("1000000") double mistakeCost, Set<Test.Sense> notAllowed) {
+
+        static PolicyView of(Policy p) {
+            return new PolicyView(p.labourPerMinute(), p.tripCost(), p.mistakeCost(), p.notAllowed());
+        }
+    }
+
+    @GetMapping("/api/policy")
+    PolicyView read() {
+        return PolicyView.of(service.current());
+    }
+
+    @GetMapping("/api/policy/choices")
+    List<Test.Sense> choices() {
+        return CHOICES;
+    }
+
+    @PreAuthorize("hasRole('LEAD')")
+    @PostMapping("/api/policy")
+    PolicyView set(@Valid @RequestBody PolicyView asked) {
+        return PolicyView.of(service.set(new Policy(asked.labourPerMinute(), asked.tripCost(),
+                Policy.defaults().verifyMinutes(), asked.mistakeCost(), asked.notAllowed())));
+    }
+}

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { answer, api, Problem } from '../api/client'
+import type { components } from '../api/schema'
+import TopBar from '../common/TopBar.vue'
+
+type Policy = components['schemas']['PolicyView']
+type Kind = Policy['notAllowed'][number]
+const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')) })
+const stored = useQuery({ queryKey: ['policy'], queryFn: () => answer<Policy>(api.GET('/api/policy')) })
+const choices = useQuery({
+  queryKey: ['policy-choices'],
+  queryFn: () => answer<Kind[]>(api.GET('/api/policy/choices')),
+})
+const policy = ref<Policy | null>(null)
+const lead = computed(() => me.data.value?.role === 'LEAD')
+const problem = ref<Problem | null>(null)
+const saved = ref(false)
+watch(stored.data, (p) => p && (policy.value = { ...p, notAllowed: [...p.notAllowed] }), { immediate: true })
+const words: Partial<Record<Kind, string>> = {
+  SWAP: 'swap a part with a twin that runs',
+  SUBSTITUTE: 'try a new part from the van',
+  TRY: 'momentary jumpers where the unit allows them',
+  RESET: 'cycle the power to see what happens',
+  WARM: 'run it until it is warm',
+  CYCLES: 'watch several cycles',
+}
+
+function toggle(kind: Kind) {
+  const p = policy.value!
+  p.notAllowed = p.notAllowed.includes(kind) ? p.notAllowed.filter((k) => k !== kind) : [...p.notAllowed, kind]
+}
+async function save() {
+  problem.value = null
+  saved.value = false
+  try {
+    await answer(api.POST('/api/policy', { body: policy.value! }))
+    saved.value = true
+  } catch (failure) {
+    problem.value = failure as Problem
+  }
+}
+</script>
+
+<template>
+  <TopBar title="How we work" />
+  <main class="page">
+    <h1 class="h4">How we work</h1>
+    <p class="soft">
+      What the advice counts with. Every proposed test, every order of repair follows from it.
+      {{ lead ? '' : 'The lead sets it.' }}
+    </p>
+    <hr class="rule" />
+    <form v-if="policy" class="form" @submit.prevent="save">
+      <label for="labour">Labour, a minute</label>
+      <input
+        id="labour"
+        v-model.number="policy.labourPerMinute"
+        type="number"
+        step="0.01"
+        min="0.01"
+        class="form-control field mono"
+        :disabled="!lead"
+        required
+      />
+      <label for="trip">A second trip</label>
+      <input
+        id="trip"
+        v-model.number="policy.tripCost"
+        type="number"
+        step="1"
+        min="0"
+        class="form-control field mono"
+        :disabled="!lead"
+        required
+      />
+      <label for="mistake">A wrong verdict: call-back and trust</label>
+      <input
+        id="mistake"
+        v-model.number="policy.mistakeCost"
+        type="number"
+        step="1"
+        min="0"
+        class="form-control field mono"
+        :disabled="!lead"
+        required
+      />
+      <fieldset>
+        <legend class="h5">Kinds of test that may be proposed</legend>
+        <label v-for="k in choices.data.value" :key="k" class="choice">
+          <input type="checkbox" :checked="!policy.notAllowed.includes(k)" :disabled="!lead" @change="toggle(k)" />
+          {{ words[k] ?? k }}
+        </label>
+      </fieldset>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <p v-if="saved" role="status">Kept. It counts from the next look at a visit.</p>
+      <button v-if="lead" type="submit" class="key next">Keep it</button>
+    </form>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.form {
+  display: grid;
+  gap: 0.4rem;
+  max-width: 32rem;
+}
+label {
+  font-weight: 700;
+  margin-top: 0.6rem;
+}
+.choice {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  min-height: 44px;
+  font-weight: 400;
+  margin: 0;
+}
+.choice input {
+  width: 24px;
+  height: 24px;
+  accent-color: var(--ink);
+}
+.next {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import type { Diagnosis } from '../api/client'
+import { minutes, percent } from './format'
+
+defineProps<{ plan: Diagnosis['plan'] }>()
+</script>
+
+<template>
+  <ol class="plan" aria-label="The plan, two steps deep" data-test="plan">
+    <li v-for="w in plan" :key="w.expected">
+      <span class="if"
+        ><strong class="mono">{{ w.expected }}</strong>
+        <span class="mono soft">{{ percent(w.probability) }}</span></span
+      >
+      <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * w.probability}%` }"></i></span>
+      <span class="then">
+        <template v-if="w.next"
+          >then <strong>{{ w.next }}</strong>
+          <span class="soft"> {{ w.nextMoment }} · {{ minutes(w.nextMinutes ?? 0) }}</span></template
+        >
+        <template v-else-if="w.suspects.length">then it is clear enough</template>
+        <template v-else>then take it again</template>
+        <span v-if="w.suspects.length" class="soft who">leaves {{ w.suspects.join(', ') }}</span>
+      </span>
+    </li>
+  </ol>
+</template>
+
+<style scoped lang="scss">
+.plan {
+  list-style: none;
+  margin: 0.25rem 0;
+  padding: 0;
+  border-left: 3px solid var(--line);
+}
+.plan li {
+  display: grid;
+  grid-template-columns: 10rem 5rem minmax(0, 1fr);
+  gap: 0.75rem;
+  align-items: baseline;
+  padding: 0.15rem 0 0.15rem 0.75rem;
+}
+.bar {
+  border-bottom: 2px solid var(--line-soft);
+}
+.bar i {
+  display: block;
+  height: 10px;
+  background: var(--ink);
+}
+.who {
+  display: block;
+}
+@media (max-width: 700px) {
+  .plan li {
+    grid-template-columns: minmax(0, 1fr) 4rem;
+  }
+  .then {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useHandle } from './handle'
+import { percent } from './format'
+
+const { visit, add, sending } = useHandle()
+const repairs = computed(() => visit.value!.diagnosis.repairs)
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const verdict = computed(() => visit.value!.diagnosis.verdict)
+/** A board that is not proven is not offered as a repair. */
+const offered = (r: { board: boolean; done: boolean }) =>
+  !closed.value && !r.done && (!r.board || verdict.value.status === 'PROVEN')
+</script>
+
+<template>
+  <section v-if="repairs.length" aria-labelledby="repairs-title">
+    <h2 id="repairs-title" class="h5">Cheapest order of repair, if no more is measured</h2>
+    <ol class="repairs">
+      <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">
+        <span>{{ r.label }}</span>
+        <span class="mono">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
+        <span class="mono soft">{{ Math.round(r.cost) }}</span>
+        <button
+          v-if="offered(r)"
+          type="button"
+          class="key"
+          :disabled="sending"
+          :data-test="`repaired-${r.part}`"
+          @click="add({ kind: 'REPAIRED', part: r.part })"
+        >
+          It is repaired: go on
+        </button>
+        <span v-else-if="!r.done && r.board" class="soft">a board is not replaced before it is proven</span>
+      </li>
+    </ol>
+    <p class="soft">
+      Chance that it is the cause, and what part, labour and trip cost (invented prices). After a repair the visit goes
+      on with what is left: a second fault shows up now.
+    </p>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.repairs {
+  padding-left: 1.25rem;
+}
+.repairs li {
+  border-bottom: 1px solid var(--line-soft);
+  padding: 0.25rem 0;
+  min-height: 48px;
+}
+.repairs li > * {
+  margin-right: 1rem;
+}
+.repairs .done {
+  text-decoration: line-through;
+}
+</style>
