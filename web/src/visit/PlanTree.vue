@@ -51,6 +51,16 @@ defineProps<{ plan: Diagnosis['plan'] }>()
 .who {
   display: block;
 }
+.if {
+  display: flex;
+  gap: 0.6rem;
+}
+.then .soft {
+  margin-left: 0.4rem;
+}
+.then .who {
+  margin-left: 0;
+}
 @media (max-width: 700px) {
   .plan li {
     grid-template-columns: minmax(0, 1fr) 4rem;

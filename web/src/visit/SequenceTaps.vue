@@ -17,7 +17,7 @@ const on = (label: string) =>
 const said = (label: string) => tapped.value.some((l) => l.what.startsWith(`${label} `))
 const rows = computed(() =>
   sequence.value
-    .filter((s) => s.begins.length)
+    .filter((s) => s.begins.length && s.begins[0]! > 0)
     .map((s) => ({
       ...s,
       due: s.begins[0]!,

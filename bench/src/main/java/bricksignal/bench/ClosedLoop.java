@@ -139,7 +139,7 @@ final class ClosedLoop {
     }
 
     /** A habit of measuring does not swap parts or watch cycles. */
-    private static boolean measures(Test test) {
+    static boolean measures(Test test) {
         return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense() == Test.Sense.CYCLES
                 || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.RESET));
     }

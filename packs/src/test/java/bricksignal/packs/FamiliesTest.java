@@ -51,8 +51,8 @@ class FamiliesTest {
             d = d.and(unit.exact(fault, test));
             advice = Advice.of(d, planner, standing);
         }
-        assertThat(ProofGate.verdict(d).group().stream().map(h -> unit.pack().hypotheses().get(h).part().id()))
-                .contains(unit.pack().model().fault(fault).part());
+        assertThat(ProofGate.verdict(d).group().stream().flatMap(h -> unit.pack().hypothesis(h).parts().stream())
+                .map(p -> p.id())).contains(unit.pack().model().fault(fault).part());
     }
 
     @ParameterizedTest

@@ -44,7 +44,9 @@ class NgspiceTest {
         "f9-airhandler, nothing-now, call", "f9-airhandler, fuse-open, call", "f9-airhandler, motor-open, call",
         "f9-airhandler, nothing-now, off", "f9-airhandler, line-plug-open, call", "f12-minisplit, nothing-now, standby",
         "f12-minisplit, nothing-now, run", "f12-minisplit, wire-3-open, run", "f12-minisplit, terminal-3-loose, run",
-        "f12-minisplit, comp-open, run", "f12-minisplit, nothing-now, off"})
+        "f12-minisplit, comp-open, run", "f12-minisplit, nothing-now, off", "f14-rooftop, nothing-now, standby",
+        "f14-rooftop, nothing-now, purge", "f14-rooftop, nothing-now, trial", "f14-rooftop, nothing-now, off",
+        "f14-rooftop, detector-dirty, standby", "f14-rooftop, fuse-3-open, standby", "f14-rooftop, pin-permission, standby"})
     void alternatingVoltagesAgree(String pack, String fault, String moment) throws Exception {
         Solution ours = solution(pack, fault, moment);
         Map<String, Phasor> theirs = run(SpiceNetlist.alternating(ours.circuit(), fault + " " + moment), "ac lin 1 60 60");
@@ -57,7 +59,8 @@ class NgspiceTest {
         "f3-vehicle, nothing-now, standby", "f3-vehicle, nothing-now, purge", "f3-vehicle, nothing-now, trial",
         "f3-vehicle, battery-low, purge", "f3-vehicle, ground-bad, purge", "f3-vehicle, pin-valve, trial",
         "f9-airhandler, nothing-now, call", "f9-airhandler, board-data, call", "f9-airhandler, harness-common-open, call",
-        "f12-minisplit, nothing-now, run", "f12-minisplit, signal-dead, run", "f12-minisplit, wire-4-open, run"})
+        "f12-minisplit, nothing-now, run", "f12-minisplit, signal-dead, run", "f12-minisplit, wire-4-open, run",
+        "f14-rooftop, nothing-now, blower", "f14-rooftop, burner-unground, trial"})
     void directVoltagesAgree(String pack, String fault, String moment) throws Exception {
         Solution ours = solution(pack, fault, moment);
         Map<String, Phasor> theirs = run(SpiceNetlist.direct(ours, fault + " " + moment), "op");

@@ -72,11 +72,6 @@ public record ErrorModel(double misread) {
         return (1 - misread) * said + misread / 2;
     }
 
-    /** Likelihood of a value where nothing in the model explains what was found: as a sound unit, or anything on the display. */
-    public double likelihoodUnexplained(Test.Reading test, Prediction sound, double value) {
-        return 0.5 * likelihood(test, sound, value) + 0.5 / width(test.mode());
-    }
-
     private static double relative(MeterMode mode) {
         return switch (mode) {
             case AC_VOLTS, AC_VOLTS_LOW_Z, DC_VOLTS -> 0.035;

@@ -8,21 +8,36 @@ final class Likelihoods {
 
     static final double LAMP_MISREAD = 0.04;
 
+    private static final double UNLIKE = 0.15;
     private static final double TWIN_BY_CHANCE = 0.04;
     private static final double TWIN_BY_SHARED_CAUSE = 0.9;
 
     private final CompiledPack pack;
+    private final ErrorModel errors;
+    private final double lampMisread;
 
-    Likelihoods(CompiledPack pack) {
+    private Likelihoods(CompiledPack pack, ErrorModel errors, double lampMisread) {
         this.pack = pack;
+        this.errors = errors;
+        this.lampMisread = lampMisread;
+    }
+
+    /** As the pack expects people to misread. */
+    static Likelihoods of(CompiledPack pack) {
+        return new Likelihoods(pack, pack.errors(), LAMP_MISREAD);
+    }
+
+    /** Where something is the matter that the model does not know: any observation may be unlike what a hypothesis shows. */
+    static Likelihoods loose(CompiledPack pack) {
+        return new Likelihoods(pack, new ErrorModel(UNLIKE), UNLIKE);
     }
 
     double of(Observation observation, int place) {
         if (observation instanceof Observation.Reading reading) {
-            return pack.errors().likelihood(reading.test(), pack.prediction(reading.test(), place), reading.value());
+            return errors.likelihood(reading.test(), pack.prediction(reading.test(), place), reading.value());
         }
         if (observation instanceof Observation.Answer answer) {
-            return pack.errors().likelihood((Prediction.Chance) pack.prediction(answer.test(), place), answer.yes());
+            return errors.likelihood((Prediction.Chance) pack.prediction(answer.test(), place), answer.yes());
         }
         if (observation instanceof Observation.Lamp lamp) {
             return lamp(lamp, place);
@@ -40,24 +55,10 @@ final class Likelihoods {
         return 1;
     }
 
-    /** Where nothing in the model explains what was found: anything that can be observed at all. */
-    double unexplained(Observation observation) {
-        if (observation instanceof Observation.Reading reading) {
-            return pack.errors().likelihoodUnexplained(reading.test(), pack.healthyPrediction(reading.test()), reading.value());
-        }
-        if (observation instanceof Observation.Lamp lamp) {
-            return 1.0 / (1 + lamp.weights().size());
-        }
-        if (observation instanceof Observation.Event event) {
-            return SequenceModel.of(pack, event.channel()).unexplained();
-        }
-        return observation instanceof Observation.Repaired ? 1 : 0.5;
-    }
-
     private double lamp(Observation.Lamp lamp, int place) {
         Map<LampPattern, Double> shares = lamp.afterReset() ? pack.lampSharesAfterReset(place, lamp.board())
                 : pack.lampShares(place, lamp.board());
         double seen = pack.model().chart(lamp.board()).likelihood(shares, lamp.weights());
-        return (1 - LAMP_MISREAD) * seen + LAMP_MISREAD / (1 + lamp.weights().size());
+        return (1 - lampMisread) * seen + lampMisread / (1 + lamp.weights().size());
     }
 }

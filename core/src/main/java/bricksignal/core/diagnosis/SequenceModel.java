@@ -82,10 +82,6 @@ public final class SequenceModel {
         return (1 - WRONG) * (1 - comes) + WRONG / 2;
     }
 
-    double unexplained() {
-        return 1 / window;
-    }
-
     /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */
     private static double density(List<Double> edges, double at) {
         double density = 0;

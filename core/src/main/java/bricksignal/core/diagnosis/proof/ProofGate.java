@@ -28,7 +28,7 @@ public final class ProofGate {
     public static final double ENOUGH = 0.97;
 
     /** The same for a board: the strictest. */
-    public static final double ENOUGH_FOR_A_BOARD = 0.995;
+    public static final double ENOUGH_FOR_A_BOARD = 0.99;
 
     /** Above this probability that nothing in the model explains what was found, no part is named. */
     public static final double UNEXPLAINED = 0.5;
@@ -53,13 +53,24 @@ public final class ProofGate {
     private Verdict judge() {
         int leader = diagnosis.ranking().get(0);
         List<Integer> group = group(leader);
-        double probability = group.stream().mapToDouble(diagnosis::belief).sum();
+        double probability = probability(group);
         List<ProofItem> items = items(leader);
         boolean proven = items.stream().allMatch(ProofItem::proven);
         double enough = pack.hypothesis(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
                 : proven ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         return new Verdict(status, group, probability, items, untested(leader));
+    }
+
+    /** That the parts of the leader, or of those that no test tells from it, are bad, alone or with another. */
+    private double probability(List<Integer> group) {
+        double probability = 0;
+        for (int place : diagnosis.places()) {
+            List<Part> parts = pack.hypothesis(place).parts();
+            boolean bad = group.contains(place) || group.stream().anyMatch(h -> parts.containsAll(pack.hypothesis(h).parts()));
+            probability += bad ? diagnosis.belief(place) : 0;
+        }
+        return probability;
     }
 
     private List<ProofItem> items(int leader) {

@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param status how far it is proven
  * @param group the leading hypothesis and those that no test can tell from it, as places in the pack's list
- * @param probability of the group
+ * @param probability that the parts of the group are bad, alone or with another
  * @param items what proof needs
  * @param untested parts that never got power in this fault, so nobody knows whether they are sound, by id
  */
