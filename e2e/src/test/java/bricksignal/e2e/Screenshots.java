@@ -30,12 +30,27 @@ public final class Screenshots {
                 take(laptop, ".jobs", "jobs");
                 laptop.go("/jobs/new");
                 take(laptop, "#complaint", "new-job");
+                laptop.go("/identify");
+                take(laptop, "[data-test=question]", "identify");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
                 ines.add(ferry, entry("ANSWER", "test", "hear-inducer-found", "yes", true));
                 laptop.go("/visits/" + ferry + "/work");
                 take(laptop, "[data-test=next]", "work");
+                laptop.press("[data-test=why]");
+                take(laptop, "[data-test=plan]", "plan");
+                board(ines);
+                laptop.go("/boards/grey-board");
+                take(laptop, "[data-test=save-board]", "board");
+                String roof = ines.job("f14-rooftop", "Rooftop is dead, lamp on the board is dark.");
+                ines.add(roof, entry("PATTERN", "board", "unit-board", "pattern", "off"));
+                ines.add(roof, entry("READING", "black", "COM", "red", "PERM", "mode", "AC_VOLTS", "moment", "standby",
+                        "reading", "0.1"));
+                ines.add(roof, entry("READING", "black", "COM", "red", "PMO", "mode", "AC_VOLTS", "moment", "standby",
+                        "reading", "27.4"));
+                laptop.go("/visits/" + roof + "/power");
+                take(laptop, "[data-test=chain-said]", "power");
                 try (Browser phone = new Browser(server.url(), 390, 844)) {
                     phone.go("/login");
                     phone.driver().executeScript("localStorage.setItem('brick-theme', 'closet')");
@@ -58,6 +73,14 @@ public final class Screenshots {
             }
         }
         System.exit(0);
+    }
+
+    private static void board(Client ines) {
+        ines.post("/api/overlays", Map.of("overlay", "grey-board", "family", "f1-furnace", "title", "Grey board, door chart",
+                "timings", Map.of("purge-time", 30), "charts", Map.of("board", java.util.List.of(Map.of("generation",
+                "as on the door", "codes", java.util.List.of(Map.of("pattern", "9 flashes", "condition",
+                "draft proving stays open"), Map.of("pattern", "8 flashes", "condition", "ignition lockout"),
+                Map.of("pattern", "2 long 1 short", "text", "see the manual")))))));
     }
 
     private static void take(Browser browser, String whenSeen, String name) throws IOException, InterruptedException {

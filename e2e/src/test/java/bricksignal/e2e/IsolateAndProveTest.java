@@ -1,0 +1,64 @@
+package bricksignal.e2e;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.server.RunningServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The sequence tapped beside the unit, the plan behind the proposal, a repair on the way. */
+@ExtendWith(RunningServer.class)
+class IsolateAndProveTest {
+
+    private final RunningServer.Instance server;
+
+    IsolateAndProveTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @Test
+    void whatIsSeenBesideTheUnitIsTappedAndTakenBack() {
+        String visit = server.logIn("ines").job("no heat");
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/work");
+            browser.press(".sequence .pane-head .key");
+            browser.press("[data-test=event-inducer]");
+            browser.waitFor(() -> browser.textNow("[data-test=event-inducer]").contains("ends"));
+            assertThat(browser.text("[data-test=undo-event]")).contains("inducer began");
+            browser.press("[data-test=undo-event]");
+            browser.waitFor(() -> browser.textNow("[data-test=event-inducer]").contains("begins"));
+        }
+    }
+
+    @Test
+    void planIsShownTwoLevelsDeep() {
+        var ines = server.logIn("ines");
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("PATTERN", "pattern", "4 flashes"));
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/work");
+            browser.press("[data-test=why]");
+            assertThat(browser.text("[data-test=plan]")).contains("then").contains("%");
+        }
+    }
+
+    @Test
+    void repairIsLoggedAndTheVisitGoesOn() {
+        var ines = server.logIn("ines");
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("PATTERN", "pattern", "7 flashes"));
+        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/verdict");
+            browser.press("[data-test=repaired-igniter]");
+            browser.waitFor(() -> browser.textNow("main").contains("repaired"));
+            browser.go("/visits/" + visit + "/work");
+            assertThat(browser.text("[data-test=next]")).isNotBlank();
+            assertThat(browser.text("[data-test=log]")).contains("hot-surface igniter");
+        }
+    }
+}
