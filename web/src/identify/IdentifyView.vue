@@ -216,7 +216,8 @@ kbd {
 .families button {
   position: relative;
   width: 100%;
-  min-height: 48px;
+  min-height: 52px;
+  padding-block: 6px 10px;
   display: flex;
   justify-content: space-between;
   gap: 1rem;
@@ -227,17 +228,15 @@ kbd {
   background: none;
   color: inherit;
   padding-inline: 0.5rem;
-  z-index: 0;
 }
 .families .mono {
   white-space: nowrap;
 }
 .level {
   position: absolute;
-  inset: 4px auto 4px 0;
-  background: var(--paper-2);
-  border: 1px solid var(--line);
-  z-index: -1;
+  inset: auto auto 0 0;
+  height: 6px;
+  background: var(--ink);
   transition: width 0.18s;
 }
 .form {

@@ -14,33 +14,41 @@ const offered = (r: { board: boolean; done: boolean }) =>
 
 <template>
   <section v-if="repairs.length" aria-labelledby="repairs-title">
-    <h2 id="repairs-title" class="h5">Cheapest order of repair, if no more is measured</h2>
-    <ol class="repairs">
-      <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">
-        <span>{{ r.label }}</span>
-        <span class="mono">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
-        <span class="mono soft">{{ Math.round(r.cost) }}</span>
-        <button
-          v-if="offered(r)"
-          type="button"
-          class="key"
-          :disabled="sending"
-          :data-test="`repaired-${r.part}`"
-          @click="add({ kind: 'REPAIRED', part: r.part })"
-        >
-          It is repaired: go on
-        </button>
-        <span v-else-if="!r.done && r.board" class="soft">a board is not replaced before it is proven</span>
-      </li>
-    </ol>
-    <p class="soft">
-      Chance that it is the cause, and what part, labour and trip cost (invented prices). After a repair the visit goes
-      on with what is left: a second fault shows up now.
-    </p>
+    <details :open="verdict.status !== 'NOT_YET'">
+      <summary id="repairs-title" class="h5">
+        {{ verdict.status === 'NOT_YET' ? 'Something was repaired already' : 'Cheapest order of repair' }}
+      </summary>
+      <ol class="repairs">
+        <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">
+          <span>{{ r.label }}</span>
+          <span class="mono">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
+          <span class="mono soft">{{ Math.round(r.cost) }}</span>
+          <button
+            v-if="offered(r)"
+            type="button"
+            class="key"
+            :disabled="sending"
+            :data-test="`repaired-${r.part}`"
+            @click="add({ kind: 'REPAIRED', part: r.part })"
+          >
+            It is repaired: go on
+          </button>
+          <span v-else-if="!r.done && r.board" class="soft">a board is not replaced before it is proven</span>
+        </li>
+      </ol>
+      <p class="soft">
+        Chance that it is the cause, and what part, labour and trip cost (invented prices). After a repair the visit
+        goes on with what is left: a second fault shows up now.
+      </p>
+    </details>
   </section>
 </template>
 
 <style scoped lang="scss">
+.h5 {
+  min-height: 44px;
+  cursor: pointer;
+}
 .repairs {
   padding-left: 1.25rem;
 }

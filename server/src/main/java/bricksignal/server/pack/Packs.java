@@ -10,6 +10,10 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
 /** The packs, and what lies over them, compiled when first needed. */
@@ -18,6 +22,7 @@ public class Packs {
 
     private static final int MOST_KEPT = 40;
 
+    private final boolean warm;
     private final PackLibrary library = PackLibrary.load();
     private final Map<String, Ready> ready = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -27,6 +32,10 @@ public class Packs {
             return size() > MOST_KEPT;
         }
     });
+
+    Packs(@Value("${brick.warm}") boolean warm) {
+        this.warm = warm;
+    }
 
     /** A compiled pack with its chains. */
     public record Ready(CompiledPack pack, List<Chain> chains) {
@@ -39,7 +48,7 @@ public class Packs {
 
     /** The pack of that name, compiled. */
     public Ready ready(String id) {
-        return ready.computeIfAbsent(id, asked -> Ready.of(library.model(asked)));
+        return kept(id, () -> Ready.of(library.model(id)));
     }
 
     /**
@@ -49,7 +58,27 @@ public class Packs {
      * @param yaml its text
      */
     public Ready ready(String version, String yaml) {
-        return ready.computeIfAbsent(version, asked -> Ready.of(OverlayReader.read(yaml).model()));
+        return kept(version, () -> Ready.of(OverlayReader.read(yaml).model()));
+    }
+
+    /** Compiled without holding the others up; two who ask at once may both compile, and one of the two is kept. */
+    private Ready kept(String key, Supplier<Ready> compile) {
+        Ready known = ready.get(key);
+        if (known == null) {
+            known = compile.get();
+            ready.put(key, known);
+        }
+        return known;
+    }
+
+    /** Compiles every shipped pack beside the first requests, so that nobody waits for it. */
+    @EventListener(ApplicationReadyEvent.class)
+    void warm() {
+        if (warm) {
+            Thread compiling = new Thread(() -> library.models().forEach(model -> ready(model.id())), "packs");
+            compiling.setDaemon(true);
+            compiling.start();
+        }
     }
 
     public List<UnitModel> models() {
