@@ -45,6 +45,9 @@ final class Tally {
     Map<String, Object> figures() {
         Map<String, Object> figures = new LinkedHashMap<>();
         figures.put("runs", runs);
+        if (runs == 0) {
+            return figures;
+        }
         figures.put("right", right());
         figures.put("falseBoard", falseBoard());
         figures.put("meanTests", tests / weight);

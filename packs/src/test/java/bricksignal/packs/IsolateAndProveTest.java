@@ -217,6 +217,12 @@ class IsolateAndProveTest {
     }
 
     @Test
+    void safetyThatIsResetByHandIsNeverChangedToSeeWhatHappens() {
+        assertThat(Compiled.ids().stream().flatMap(id -> Compiled.of(id).pack().tests().stream()).map(t -> t.id()))
+                .contains("new.igniter", "swap.draft-switch").doesNotContain("new.rollout", "swap.rollout");
+    }
+
+    @Test
     void dearerLabourMakesThePlannerSlowerToMeasure() {
         Diagnosis d = F1.lamps("hose-leaks");
         double cheap = Planner.of(PACK, new Policy(0.5, 90, 5, 400, Set.of())).proposals(d, Setup.AS_IT_IS).get(0).saving();

@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.Rule;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
@@ -26,7 +27,7 @@ final class SwapTest {
     }
 
     static List<Test.Check> of(UnitModel model) {
-        return model.parts().stream().filter(SwapTest::canBeChanged).flatMap(part -> {
+        return model.parts().stream().filter(SwapTest::canBeChanged).filter(part -> !resetByHand(model, part)).flatMap(part -> {
             Test.Check swap = check(model, part, "swap.", "Swapped with the twin: " + part.label()
                     + " - does the fault go with it", Test.Sense.SWAP, TWICE_WITHOUT_TRYING * part.minutes());
             boolean tried = part.stocked() && part.price() <= DEAREST_PRICE;
@@ -38,6 +39,12 @@ final class SwapTest {
     private static boolean canBeChanged(Part part) {
         boolean exchangeable = part.kind() == Part.Kind.BOARD || part.kind() == Part.Kind.PART;
         return exchangeable && part.minutes() <= LONGEST_MINUTES && !part.elements().isEmpty();
+    }
+
+    /** A safety that is reset by hand asks for its cause; it is not changed to see what happens. */
+    private static boolean resetByHand(UnitModel model, Part part) {
+        return part.elements().stream().anyMatch(element -> model.machine().rules().get(element) instanceof Rule.Latches latches
+                && latches.closes() == null);
     }
 
     private static Test.Check check(UnitModel model, Part part, String prefix, String label, Test.Sense sense, double minutes) {

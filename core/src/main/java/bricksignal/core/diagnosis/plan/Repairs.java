@@ -15,7 +15,8 @@ import java.util.stream.Collectors;
  */
 final class Repairs implements Decision.StopCost {
 
-    private static final double NEGLIGIBLE = 1e-9;
+    /** Repairs less probable than this do not change the expected cost by a cent. */
+    private static final double NEGLIGIBLE = 1e-6;
 
     private final int[] repairOf;
     private final double[] cost;
@@ -57,25 +58,24 @@ final class Repairs implements Decision.StopCost {
             p[repairOf[h]] += weights[h];
         }
         double most = 0;
-        for (double weight : p) {
-            most = Math.max(most, weight);
+        int[] open = new int[cost.length];
+        int count = 0;
+        for (int i = 0; i < cost.length; i++) {
+            most = Math.max(most, p[i]);
+            if (p[i] > NEGLIGIBLE * total) {
+                open[count++] = i;
+            }
         }
         double remaining = total;
         double expected = mistakeCost * (total - most);
-        boolean[] done = new boolean[cost.length];
-        for (int step = 0; step < cost.length; step++) {
-            int best = -1;
-            for (int i = 0; i < cost.length; i++) {
-                if (!done[i] && p[i] > 0 && (best < 0 || p[i] * cost[best] > p[best] * cost[i])) {
-                    best = i;
-                }
+        while (count > 0) {
+            int best = 0;
+            for (int i = 1; i < count; i++) {
+                best = p[open[i]] * cost[open[best]] > p[open[best]] * cost[open[i]] ? i : best;
             }
-            if (best < 0 || remaining < NEGLIGIBLE * total) {
-                break;
-            }
-            done[best] = true;
-            expected += remaining * cost[best];
-            remaining -= p[best];
+            expected += remaining * cost[open[best]];
+            remaining -= p[open[best]];
+            open[best] = open[--count];
         }
         return expected;
     }
