@@ -54,6 +54,10 @@ class IsolateAndProveTest {
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/verdict");
+            browser.see("#repairs-title");
+            if (!browser.shows("[data-test=repaired-igniter]")) {
+                browser.press("#repairs-title");
+            }
             browser.press("[data-test=repaired-igniter]");
             browser.waitFor(() -> browser.textNow("main").contains("repaired"));
             browser.go("/visits/" + visit + "/work");
