@@ -4,7 +4,6 @@ import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
-import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
@@ -36,6 +35,7 @@ public final class CompiledPack {
     private final List<Hypothesis> hypotheses;
     private final int faults;
     private final int sound;
+    private final Predictor predictor;
     private final Map<Integer, Hypothesis> pairs = new ConcurrentHashMap<>();
     private final Map<String, Double> momentSeconds = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
@@ -53,6 +53,7 @@ public final class CompiledPack {
         this.hypotheses = singles.subList(0, faults + (singles.size() - faults) / 2);
         this.sound = soundPlace();
         model.moments().forEach(moment -> momentSeconds.put(moment.id(), healthy.secondsOf(moment)));
+        this.predictor = new Predictor(model, errors, healthy, momentSeconds);
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
@@ -148,7 +149,7 @@ public final class CompiledPack {
     public List<Prediction> predictions(Test test) {
         List<Prediction> known = predictions.get(test);
         if (known == null) {
-            known = singles.stream().map(h -> predict(h, test)).toList();
+            known = singles.stream().map(h -> predictor.of(h, test)).toList();
             predictions.put(test, known);
         }
         return known;
@@ -158,7 +159,7 @@ public final class CompiledPack {
     public Prediction prediction(Test test, int place) {
         return place < singles.size() ? predictions(test).get(place) : pairPredictions
                 .computeIfAbsent(test, asked -> new ConcurrentHashMap<>())
-                .computeIfAbsent(place, p -> predict(hypothesis(p), test));
+                .computeIfAbsent(place, p -> predictor.of(hypothesis(p), test));
     }
 
     /** What the unit in good order shows. */
@@ -267,47 +268,6 @@ public final class CompiledPack {
     /** The prior that the pair of two single hypotheses has, without running it. */
     public double pairPrior(int one, int other) {
         return pairPrior(singles.get(one), singles.get(other));
-    }
-
-    private Prediction predict(Hypothesis h, Test test) {
-        if (test instanceof Test.Reading reading) {
-            Prediction.Number present = number(h.unit(), reading);
-            if (!h.comesAndGoes()) {
-                return present;
-            }
-            Prediction.Number absent = number(healthy, reading);
-            return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
-        }
-        return new Prediction.Chance(yes(h, (Test.Check) test));
-    }
-
-    private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
-        Moment moment = model.moment(reading.moment());
-        return errors.spread(reading, unit.read(reading, moment.scenario(), momentSeconds(reading.moment())));
-    }
-
-    private double yes(Hypothesis h, Test.Check check) {
-        if (WatchTest.watches(check)) {
-            return WatchTest.yes(check.sense(), Behaviour.fails(model, h.unit(), healthy), h.duty());
-        }
-        double told = -1;
-        for (Fault fault : h.faults()) {
-            told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
-        }
-        if (told >= 0) {
-            return told;
-        }
-        if (check.when() == null) {
-            return check.otherwise();
-        }
-        double present = share(h.unit(), check);
-        return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * share(healthy, check) : present;
-    }
-
-    private double share(VirtualUnit unit, Test.Check check) {
-        Moment moment = model.moment(check.moment());
-        double share = unit.share(check.when(), moment.scenario(), momentSeconds(check.moment()), moment.span());
-        return check.otherwise() + share * (1 - 2 * check.otherwise());
     }
 
     private Test.Reading voltage(Point point, String moment) {

@@ -1,0 +1,65 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.Map;
+
+/** What a test shows under a hypothesis: read off the virtual unit, or told by the pack where no physics can say it. */
+final class Predictor {
+
+    private final UnitModel model;
+    private final ErrorModel errors;
+    private final VirtualUnit healthy;
+    private final Map<String, Double> momentSeconds;
+
+    Predictor(UnitModel model, ErrorModel errors, VirtualUnit healthy, Map<String, Double> momentSeconds) {
+        this.model = model;
+        this.errors = errors;
+        this.healthy = healthy;
+        this.momentSeconds = momentSeconds;
+    }
+
+    Prediction of(Hypothesis h, Test test) {
+        if (test instanceof Test.Reading reading) {
+            Prediction.Number present = number(h.unit(), reading);
+            if (!h.comesAndGoes()) {
+                return present;
+            }
+            Prediction.Number absent = number(healthy, reading);
+            return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
+        }
+        return new Prediction.Chance(yes(h, (Test.Check) test));
+    }
+
+    private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
+        Moment moment = model.moment(reading.moment());
+        return errors.spread(reading, unit.read(reading, moment.scenario(), momentSeconds.get(reading.moment())));
+    }
+
+    private double yes(Hypothesis h, Test.Check check) {
+        if (WatchTest.watches(check)) {
+            return WatchTest.yes(check.sense(), Behaviour.fails(model, h.unit(), healthy), h.duty());
+        }
+        double told = -1;
+        for (Fault fault : h.faults()) {
+            told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
+        }
+        if (told >= 0) {
+            return told;
+        }
+        if (check.when() == null) {
+            return check.otherwise();
+        }
+        double present = share(h.unit(), check);
+        return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * share(healthy, check) : present;
+    }
+
+    private double share(VirtualUnit unit, Test.Check check) {
+        Moment moment = model.moment(check.moment());
+        double share = unit.share(check.when(), moment.scenario(), momentSeconds.get(check.moment()), moment.span());
+        return check.otherwise() + share * (1 - 2 * check.otherwise());
+    }
+}
