@@ -140,8 +140,7 @@ final class ClosedLoop {
 
     /** A habit of measuring does not swap parts or watch cycles. */
     static boolean measures(Test test) {
-        return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense() == Test.Sense.CYCLES
-                || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.RESET));
+        return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense().watches()));
     }
 
     /** The part that the chart names first, then the next, then whatever is most likely, until the unit runs. */
@@ -161,7 +160,7 @@ final class ClosedLoop {
     /** Parts in the order of their price, until the unit runs. */
     Outcome byPrice(Technician technician) {
         Set<String> order = new LinkedHashSet<>();
-        pack.model().parts().stream().sorted(Comparator.comparingDouble(part -> cost(part))).forEach(p -> order.add(p.id()));
+        pack.model().parts().stream().sorted(Comparator.comparingDouble(part -> planner.repairCost(part.id()))).forEach(p -> order.add(p.id()));
         return replace(technician, order);
     }
 
@@ -175,7 +174,7 @@ final class ClosedLoop {
         boolean right = false;
         for (String id : order) {
             Part part = pack.model().part(id);
-            cost += cost(part);
+            cost += planner.repairCost(part.id());
             minutes += part.minutes() + policy.verifyMinutes();
             boolean wasBad = bad.remove(part);
             right |= wasBad && first;
@@ -205,10 +204,5 @@ final class ClosedLoop {
         boolean falseBoard = first.stream().anyMatch(p -> p.kind() == Part.Kind.BOARD && !causes.contains(p));
         return new Outcome(right, falseBoard, tests, minutes + after.minutes(),
                 minutes * policy.labourPerMinute() + parts + after.cost(), verdict.probability());
-    }
-
-    private double cost(Part part) {
-        return part.price() + (part.minutes() + policy.verifyMinutes()) * policy.labourPerMinute()
-                + (part.stocked() ? 0 : policy.tripCost());
     }
 }

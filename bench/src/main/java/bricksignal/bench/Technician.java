@@ -115,9 +115,7 @@ final class Technician {
 
     /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
     private double chance(Test.Check check, Moment moment, double at) {
-        boolean watched = check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM
-                || check.sense() == Test.Sense.CYCLES;
-        if (watched) {
+        if (check.sense().watches()) {
             boolean gone = left().isEmpty();
             int place = gone ? pack.sound() : truth.faults().size() > 1 && left().size() == 1
                     ? place(left().get(0).id()) : place(truth.id());

@@ -132,7 +132,7 @@ public final class Diagnosis {
         List<Observation> seen = sinceRepair();
         int from = 0;
         for (int i = 0; i < seen.size(); i++) {
-            from = WatchTest.seenToFail(seen.get(i)) && !(test instanceof Test.Check c && WatchTest.watches(c)) ? i + 1 : from;
+            from = WatchTest.seenToFail(seen.get(i)) && !(test instanceof Test.Check c && c.sense().watches()) ? i + 1 : from;
         }
         List<Observation> made = seen.subList(from, seen.size()).stream().filter(o -> o instanceof Observation.Reading r
                 && r.test().equals(test) || o instanceof Observation.Answer a && a.test().equals(test)).toList();
@@ -145,11 +145,6 @@ public final class Diagnosis {
             odd = contradictions();
         }
         return odd;
-    }
-
-    /** True if the unit was seen to fail, and what is measured is measured at that moment. */
-    public boolean failing() {
-        return failing;
     }
 
     /** Likelihood of an observation of the unit as it is now, up to a factor that is the same for all hypotheses. */
@@ -178,12 +173,9 @@ public final class Diagnosis {
     /** Belief by place of what is left, likely or not; in log space until the end. */
     private Map<Integer, Double> posterior() {
         Map<Integer, Double> logs = new LinkedHashMap<>();
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
-            double log = Math.log(pack.hypotheses().get(h).prior());
-            for (double[] single : singles) {
-                log += single[h];
-            }
-            logs.put(h, log);
+        double[] ofSingles = unscaled(singles);
+        for (int h = 0; h < ofSingles.length; h++) {
+            logs.put(h, ofSingles[h]);
         }
         for (PairSearch.Pair pair : PairSearch.of(pack, singles, logs)) {
             logs.put(pair.place(), log(pair.place(), Math.log(pair.prior())));
@@ -226,17 +218,22 @@ public final class Diagnosis {
         return logs;
     }
 
-    /** The same evidence where every hypothesis is true but for something unmodelled that upsets any observation. */
-    private double unexplained(double logEvidence) {
+    /** Logarithm of prior times likelihoods of each single hypothesis, from the columns of the observations. */
+    private double[] unscaled(List<double[]> columns) {
         double[] logs = new double[pack.hypotheses().size()];
-        double top = Double.NEGATIVE_INFINITY;
         for (int h = 0; h < logs.length; h++) {
             logs[h] = Math.log(pack.hypotheses().get(h).prior());
-            for (double[] single : looseSingles) {
-                logs[h] += single[h];
+            for (double[] column : columns) {
+                logs[h] += column[h];
             }
-            top = Math.max(top, logs[h]);
         }
+        return logs;
+    }
+
+    /** The same evidence where every hypothesis is true but for something unmodelled that upsets any observation. */
+    private double unexplained(double logEvidence) {
+        double[] logs = unscaled(looseSingles);
+        double top = java.util.Arrays.stream(logs).max().orElseThrow();
         double sum = 0;
         for (double log : logs) {
             sum += Math.exp(log - top);

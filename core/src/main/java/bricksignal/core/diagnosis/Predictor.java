@@ -40,7 +40,7 @@ final class Predictor {
     }
 
     private double yes(Hypothesis h, Test.Check check) {
-        if (WatchTest.watches(check)) {
+        if (check.sense().watches()) {
             return WatchTest.yes(check.sense(), Behaviour.fails(model, h.unit(), healthy), h.duty());
         }
         double told = -1;

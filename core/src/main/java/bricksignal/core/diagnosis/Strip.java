@@ -43,8 +43,7 @@ public record Strip(double from, double to, double callAt, List<Line> channels, 
         double found = model.found().from();
         double last = model.moments().stream().mapToDouble(m -> pack.momentSeconds(m.id())).filter(at -> at < found).max()
                 .orElse(found);
-        double call = model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(at -> at > 0).findFirst()
-                .orElse(0);
+        double call = SequenceModel.callSeconds(model);
         double from = Math.max(0, call - BEFORE_SECONDS);
         double to = last + AFTER_SECONDS;
         List<Line> lines = model.channels().stream().map(c -> new Line(c.id(), c.label(),

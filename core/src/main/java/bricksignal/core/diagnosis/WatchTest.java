@@ -47,11 +47,7 @@ final class WatchTest {
 
     /** How often a test may be made on one unit: what comes and goes is watched for again. */
     static int most(Test test) {
-        return test instanceof Test.Check check && (watches(check) || check.sense() == Test.Sense.RESEAT) ? 3 : 1;
-    }
-
-    static boolean watches(Test.Check check) {
-        return check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES;
+        return test instanceof Test.Check check && (check.sense().watches() || check.sense() == Test.Sense.RESEAT) ? 3 : 1;
     }
 
     /**

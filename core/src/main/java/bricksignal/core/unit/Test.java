@@ -45,7 +45,12 @@ public sealed interface Test {
         /** It is run until all is warm: does it fail. */
         WARM,
         /** Several cycles are watched: does it fail in one. */
-        CYCLES
+        CYCLES;
+
+        /** True where the unit is only watched, to find what comes and goes. */
+        public boolean watches() {
+            return this == RESET || this == WARM || this == CYCLES;
+        }
     }
 
     /**

@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.Wording;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Why;
@@ -50,8 +51,7 @@ final class TestPage {
 
     /** Seconds after the call, for a moment that comes while the unit is calling. */
     @Nullable Double afterCall(double at) {
-        double call = model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(t -> t > 0).findFirst()
-                .orElse(0);
+        double call = SequenceModel.callSeconds(model);
         return at >= call && at < model.found().from() ? at - call : null;
     }
 

@@ -3,7 +3,6 @@ package bricksignal.core.diagnosis.proof;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Quantity;
 import bricksignal.core.circuit.Element;
-import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Fault;
@@ -61,7 +60,7 @@ final class PartEvidence {
     /** True for a voltage at the plug of a load, which is there although the load does nothing. */
     boolean provesSupply(Test test) {
         return test instanceof Test.Reading reading && elements.stream().anyMatch(element -> consumes(element)
-                && volts(reading) && hot(reading, element) && Math.abs(healthy(reading)) > LIVE_VOLTS);
+                && Log.volts(reading) && hot(reading, element) && Math.abs(healthy(reading)) > LIVE_VOLTS);
     }
 
     private boolean isAt(Test.Reading reading, Element element) {
@@ -95,11 +94,6 @@ final class PartEvidence {
     private static boolean hot(Test.Reading reading, Element element) {
         return reading.place() instanceof Place.Across across && (across.red().equals(element.nets().get(0))
                 || across.black().equals(element.nets().get(0)));
-    }
-
-    private static boolean volts(Test.Reading reading) {
-        return reading.mode() == MeterMode.AC_VOLTS || reading.mode() == MeterMode.AC_VOLTS_LOW_Z
-                || reading.mode() == MeterMode.DC_VOLTS;
     }
 
     private double healthy(Test.Reading reading) {
