@@ -1,57 +1,93 @@
 package bricksignal.core.circuit;
 
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
- * A circuit: elements between named nets, one of which is the reference at zero volts.
- *
- * @param reference the net at zero volts (earth)
- * @param hertz line frequency, above 0
- * @param elements in the order of the pack; ids are unique
+ * A circuit: elements between named nets, one of which is the reference at zero volts. Immutable; circuits that differ only in
+ * the values and positions of their elements share what is known of their nets.
  */
-public record Circuit(String reference, double hertz, List<Element> elements) {
+public final class Circuit {
+
+    private final String reference;
+    private final double hertz;
+    private final List<Element> elements;
+    private final Map<String, Integer> netNumbers;
+    private final Map<String, Integer> positions;
 
     /**
+     * A circuit.
+     *
+     * @param reference the net at zero volts (earth)
+     * @param hertz line frequency, above 0
+     * @param elements in the order of the pack; ids are unique
      * @throws IllegalArgumentException if {@code hertz} is not above 0, two elements share an id, or no element touches the
      *     reference
      */
-    public Circuit {
+    public Circuit(String reference, double hertz, List<Element> elements) {
         Guard.above("circuit", "hertz", hertz, 0);
-        elements = List.copyOf(elements);
-        Set<String> seen = new LinkedHashSet<>();
+        this.reference = reference;
+        this.hertz = hertz;
+        this.elements = List.copyOf(elements);
+        this.netNumbers = new LinkedHashMap<>(Map.of(reference, -1));
+        this.positions = new LinkedHashMap<>();
+        boolean touched = false;
         for (Element element : elements) {
-            if (!seen.add(element.id())) {
+            if (positions.put(element.id(), positions.size()) != null) {
                 throw new IllegalArgumentException("element '" + element.id() + "' is declared twice; rename one of them");
             }
+            touched |= element.nets().contains(reference);
+            element.nets().forEach(net -> netNumbers.putIfAbsent(net, netNumbers.size() - 1));
         }
-        if (elements.stream().noneMatch(element -> element.nets().contains(reference))) {
+        if (!touched) {
             throw new IllegalArgumentException("no element touches the reference net '" + reference + "'");
         }
     }
 
+    private Circuit(Circuit wiring, List<Element> elements) {
+        this.reference = wiring.reference;
+        this.hertz = wiring.hertz;
+        this.elements = List.copyOf(elements);
+        this.netNumbers = wiring.netNumbers;
+        this.positions = wiring.positions;
+    }
+
+    public String reference() {
+        return reference;
+    }
+
+    public double hertz() {
+        return hertz;
+    }
+
+    public List<Element> elements() {
+        return elements;
+    }
+
     /** All nets, reference first, then in order of appearance. */
     public List<String> nets() {
-        Set<String> nets = new LinkedHashSet<>();
-        nets.add(reference);
-        for (Element element : elements) {
-            nets.addAll(element.nets());
-        }
-        return List.copyOf(nets);
+        return List.copyOf(netNumbers.keySet());
+    }
+
+    /** The nets numbered from 0 in order of appearance; the reference is -1. */
+    public Map<String, Integer> netNumbers() {
+        return Collections.unmodifiableMap(netNumbers);
     }
 
     /** The element of that name. */
     public Element element(String id) {
-        for (Element element : elements) {
-            if (element.id().equals(id)) {
-                return element;
-            }
+        return elements.get(position(id));
+    }
+
+    /** Where the element of that name stands in the list, from 0. */
+    public int position(String id) {
+        Integer position = positions.get(id);
+        if (position == null) {
+            throw new IllegalArgumentException("no element '" + id + "' in the circuit");
         }
-        throw new IllegalArgumentException("no element '" + id + "' in the circuit");
+        return position;
     }
 
     /** How many element terminals touch each net: one means that the net dangles. */
@@ -63,8 +99,19 @@ public record Circuit(String reference, double hertz, List<Element> elements) {
         return count;
     }
 
-    /** The same circuit with other elements of the same names and nets: what a fault or a switch position leaves. */
+    /**
+     * The same wiring with other elements of the same names and nets in the same order: what a fault or a switch position
+     * leaves.
+     *
+     * @throws IllegalArgumentException if an element is missing or stands elsewhere
+     */
     public Circuit with(List<Element> replaced) {
-        return new Circuit(reference, hertz, new ArrayList<>(replaced));
+        for (int i = 0; i < elements.size(); i++) {
+            if (replaced.size() != elements.size() || !replaced.get(i).id().equals(elements.get(i).id())) {
+                throw new IllegalArgumentException("element " + i + " should be '" + elements.get(i).id()
+                        + "'; a circuit is changed element by element");
+            }
+        }
+        return new Circuit(this, replaced);
     }
 }

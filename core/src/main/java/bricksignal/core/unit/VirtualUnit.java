@@ -23,7 +23,7 @@ public final class VirtualUnit {
 
     private final UnitModel model;
     private final Map<String, Timeline> runs = new LinkedHashMap<>();
-    private final Map<Circuit, Solution> rewired = new java.util.concurrent.ConcurrentHashMap<>();
+    private final Map<Rewired, Solution> rewired = new java.util.concurrent.ConcurrentHashMap<>();
 
     private VirtualUnit(UnitModel model, Machine machine, SolvedStates solved) {
         this.model = model;
@@ -112,17 +112,23 @@ public final class VirtualUnit {
         return span > 0 ? run(scenario).share(condition, at, at + span) : holds(condition, scenario, at) ? 1 : 0;
     }
 
+    /** A state of the unit with connectors pulled. */
+    private record Rewired(Solution solution, List<String> unplugged) {
+    }
+
     private Solution setUp(Snapshot unit, Setup setup) {
-        if (setup.unplugged().isEmpty()) {
-            return unit.solution();
-        }
+        return setup.unplugged().isEmpty() ? unit.solution()
+                : rewired.computeIfAbsent(new Rewired(unit.solution(), setup.unplugged()), this::unplug);
+    }
+
+    private Solution unplug(Rewired wanted) {
         Set<String> open = new LinkedHashSet<>();
-        setup.unplugged().forEach(connector -> open.addAll(model.connector(connector).conductors()));
-        Circuit circuit = unit.solution().circuit();
+        wanted.unplugged().forEach(connector -> open.addAll(model.connector(connector).conductors()));
+        Circuit circuit = wanted.solution().circuit();
         List<Element> elements = new ArrayList<>();
         for (Element element : circuit.elements()) {
             elements.add(element instanceof Element.Conductor c && open.contains(c.id()) ? c.closed(false) : element);
         }
-        return rewired.computeIfAbsent(circuit.with(elements), Solution::of);
+        return Solution.of(circuit.with(elements));
     }
 }

@@ -1,20 +1,19 @@
 package bricksignal.core.circuit.solve;
 
-import java.util.Map;
+import bricksignal.core.circuit.Circuit;
 
 /** One solved analysis: voltages of nets, currents of branches, and the impedance between two nets. */
 final class Analysis {
 
-    private final Map<String, Integer> netIndex;
-    private final Map<String, Integer> branchIndex;
+    private final Circuit circuit;
+    private final int[] branchOf;
     private final ComplexLu factors;
     private final double[] solution;
     private final boolean regularised;
 
-    Analysis(Map<String, Integer> netIndex, Map<String, Integer> branchIndex, ComplexLu factors, double[] rightHandSide,
-            boolean regularised) {
-        this.netIndex = netIndex;
-        this.branchIndex = branchIndex;
+    Analysis(Circuit circuit, int[] branchOf, ComplexLu factors, double[] rightHandSide, boolean regularised) {
+        this.circuit = circuit;
+        this.branchOf = branchOf;
         this.factors = factors;
         this.solution = factors.singular() ? rightHandSide : factors.solve(rightHandSide);
         this.regularised = regularised;
@@ -34,12 +33,7 @@ final class Analysis {
 
     /** Current of a branch, entering at its first net (a transformer: at s1); zero for what is open. */
     Phasor branchAmps(String id) {
-        Integer i = branchIndex.get(id);
-        return i == null ? Phasor.ZERO : at(solution, i);
-    }
-
-    boolean isBranch(String id) {
-        return branchIndex.containsKey(id);
+        return at(solution, branchOf[circuit.position(id)]);
     }
 
     /** Impedance seen between two nets with all sources at zero (Thevenin). */
@@ -58,7 +52,7 @@ final class Analysis {
     }
 
     private int index(String net) {
-        Integer i = netIndex.get(net);
+        Integer i = circuit.netNumbers().get(net);
         if (i == null) {
             throw new IllegalArgumentException("no net '" + net + "' in the circuit");
         }

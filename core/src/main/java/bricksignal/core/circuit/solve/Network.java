@@ -2,9 +2,8 @@ package bricksignal.core.circuit.solve;
 
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * The matrix of one analysis by modified nodal analysis (Ho, Ruehli and Brennan, 1975): one row for each net but the
@@ -18,55 +17,53 @@ final class Network {
 
     private static final double REGULAR_OHMS = 1e-6;
 
-    private final Map<String, Integer> netIndex = new LinkedHashMap<>();
-    private final Map<String, Integer> branchIndex = new LinkedHashMap<>();
+    private final Circuit circuit;
+    private final Map<String, Integer> netIndex;
+    private final int[] branchOf;
     private final double[][] matrix;
     private final double[] rightHandSide;
     private final double extraOhms;
 
-    private Network(Circuit circuit, List<Element> branches, double extraOhms) {
-        int next = 0;
-        for (String net : circuit.nets()) {
-            netIndex.put(net, net.equals(circuit.reference()) ? -1 : next++);
-        }
-        for (Element branch : branches) {
-            branchIndex.put(branch.id(), next++);
+    private Network(Circuit circuit, Predicate<Element> isBranch, double extraOhms) {
+        this.circuit = circuit;
+        this.netIndex = circuit.netNumbers();
+        this.branchOf = new int[circuit.elements().size()];
+        int next = netIndex.size() - 1;
+        for (int i = 0; i < branchOf.length; i++) {
+            branchOf[i] = isBranch.test(circuit.elements().get(i)) ? next++ : -1;
         }
         this.extraOhms = extraOhms;
         matrix = new double[next][2 * next];
         rightHandSide = new double[2 * next];
-        for (int net : netIndex.values()) {
+        for (int net = 0; net < netIndex.size() - 1; net++) {
             add(net, net, LEAK_SIEMENS, 0);
         }
     }
 
     /** Phasors at line frequency. */
     static Analysis alternating(Circuit circuit) {
-        List<Element> branches = circuit.elements().stream().filter(Network::isBranch).toList();
-        return analyse(circuit, branches, (network, element) -> network.stampAlternating(element, circuit.hertz()));
+        return analyse(circuit, Network::isBranch, (network, element) -> network.stampAlternating(element, circuit.hertz()));
     }
 
     /** Direct current; {@code flameVolts} gives for each lit flame the RMS voltage across it. */
     static Analysis direct(Circuit circuit, Map<String, Double> flameVolts) {
-        List<Element> branches = circuit.elements().stream()
-                .filter(element -> isBranch(element) && !(element instanceof Element.Transformer)).toList();
-        return analyse(circuit, branches, (network, element) -> network.stampDirect(element, flameVolts));
+        return analyse(circuit, element -> isBranch(element) && !(element instanceof Element.Transformer),
+                (network, element) -> network.stampDirect(element, flameVolts));
     }
 
     private interface Stamp {
         void on(Network network, Element element);
     }
 
-    private static Analysis analyse(Circuit circuit, List<Element> branches, Stamp stamp) {
-        Analysis exact = attempt(circuit, branches, stamp, 0);
-        return exact.singular() ? attempt(circuit, branches, stamp, REGULAR_OHMS) : exact;
+    private static Analysis analyse(Circuit circuit, Predicate<Element> isBranch, Stamp stamp) {
+        Analysis exact = attempt(circuit, isBranch, stamp, 0);
+        return exact.singular() ? attempt(circuit, isBranch, stamp, REGULAR_OHMS) : exact;
     }
 
-    private static Analysis attempt(Circuit circuit, List<Element> branches, Stamp stamp, double extraOhms) {
-        Network network = new Network(circuit, branches, extraOhms);
+    private static Analysis attempt(Circuit circuit, Predicate<Element> isBranch, Stamp stamp, double extraOhms) {
+        Network network = new Network(circuit, isBranch, extraOhms);
         circuit.elements().forEach(element -> stamp.on(network, element));
-        return new Analysis(network.netIndex, network.branchIndex, ComplexLu.factor(network.matrix),
-                network.rightHandSide, extraOhms > 0);
+        return new Analysis(circuit, network.branchOf, ComplexLu.factor(network.matrix), network.rightHandSide, extraOhms > 0);
     }
 
     private static boolean isBranch(Element element) {
@@ -118,7 +115,7 @@ final class Network {
 
     /** Row: v(a) - v(b) - ohms i = volts; the current i enters the element at a. */
     private void branch(String id, String a, String b, double ohms, double volts, double imaginaryVolts) {
-        int i = branchIndex.get(id);
+        int i = branchOf[circuit.position(id)];
         couple(netIndex.get(a), i, 1);
         couple(netIndex.get(b), i, -1);
         add(i, i, -(ohms + extraOhms), 0);
@@ -128,7 +125,7 @@ final class Network {
 
     /** Row: v(s1) - v(s2) - (v(p1) - v(p2)) / ratio - ohms i = 0; i enters at s1 and leaves p1 divided by the ratio. */
     private void transformer(Element.Transformer t) {
-        int i = branchIndex.get(t.id());
+        int i = branchOf[circuit.position(t.id())];
         couple(netIndex.get(t.s1()), i, 1);
         couple(netIndex.get(t.s2()), i, -1);
         couple(netIndex.get(t.p1()), i, -1 / t.ratio());

@@ -2,7 +2,6 @@ package bricksignal.core.circuit.solve;
 
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -22,14 +21,12 @@ public final class Solution {
     }
 
     private final Circuit circuit;
-    private final Map<String, Element> elements = new HashMap<>();
     private final Analysis alternating;
     private final boolean hasDirect;
     private @Nullable Analysis direct;
 
     private Solution(Circuit circuit) {
         this.circuit = circuit;
-        circuit.elements().forEach(element -> elements.put(element.id(), element));
         this.alternating = Network.alternating(circuit);
         this.hasDirect = circuit.elements().stream().anyMatch(Element.DirectSource.class::isInstance);
     }
@@ -76,7 +73,7 @@ public final class Solution {
 
     /** Alternating current through an element, A RMS. */
     public Phasor amps(String elementId) {
-        Element element = element(elementId);
+        Element element = circuit.element(elementId);
         if (element instanceof Element.Load load) {
             return load.ohms() < Double.POSITIVE_INFINITY
                     ? volts(load.a(), load.b()).over(new Phasor(load.ohms(), load.reactanceOhms())) : Phasor.ZERO;
@@ -92,7 +89,7 @@ public final class Solution {
 
     /** Direct current through an element, A. A transformer gives that of its secondary winding. */
     public double directAmps(String elementId) {
-        Element element = element(elementId);
+        Element element = circuit.element(elementId);
         if (element instanceof Element.Load load) {
             return load.ohms() < Double.POSITIVE_INFINITY ? directVolts(load.a(), load.b()) / load.ohms() : 0;
         }
@@ -114,14 +111,6 @@ public final class Solution {
     /** Resistance to direct current seen between two nets, sources at zero, ohms. */
     public double resistance(String a, String b) {
         return direct().impedance(a, b).re();
-    }
-
-    private Element element(String id) {
-        Element element = elements.get(id);
-        if (element == null) {
-            throw new IllegalArgumentException("no element '" + id + "' in the circuit");
-        }
-        return element;
     }
 
     private Analysis direct() {
