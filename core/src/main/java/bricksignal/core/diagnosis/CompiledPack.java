@@ -59,6 +59,7 @@ public final class CompiledPack {
         model.checks().forEach(this::put);
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
+        SettingTest.of(model).forEach(this::put);
     }
 
     /** Compiles a model. */

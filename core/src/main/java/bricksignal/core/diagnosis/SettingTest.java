@@ -1,0 +1,37 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A look at each switch bank and jumper of the unit: does it stand otherwise than the label says. Made from the model's
+ * settings; minutes and chances are common practice, from memory.
+ */
+final class SettingTest {
+
+    private static final double MINUTES = 1;
+    private static final double MISREAD_SWITCH = 0.03;
+    private static final double SAME = 1e-6;
+
+    private SettingTest() {
+    }
+
+    static List<Test.Check> of(UnitModel model) {
+        Moment usual = model.moments().get(0);
+        return model.settings().stream().map(setting -> new Test.Check("set." + setting.id(), setting.label()
+                + " - does it stand otherwise than '" + setting.factory() + "'", Test.Sense.LOOK, usual.id(),
+                otherwise(setting.parameter(), setting.options().get(setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES,
+                "")).toList();
+    }
+
+    private static Expr otherwise(String parameter, double value) {
+        Expr.Name name = new Expr.Name(parameter);
+        return new Expr.Binary(Expr.Operator.OR,
+                new Expr.Binary(Expr.Operator.BELOW, name, new Expr.Number(value * (1 - SAME) - SAME)),
+                new Expr.Binary(Expr.Operator.ABOVE, name, new Expr.Number(value * (1 + SAME) + SAME)));
+    }
+}
