@@ -30,6 +30,7 @@ final class Unknowns {
     private int saidSo;
     private int falseAlarms;
     private int provenWrong;
+    final java.util.List<String> details = new java.util.ArrayList<>();
 
     void add(UnitModel model, long seed) {
         CompiledPack whole = CompiledPack.of(model, ErrorModel.defaults());
@@ -42,6 +43,7 @@ final class Unknowns {
                 runs++;
                 saidSo += unexplained(unknown) ? 1 : 0;
                 provenWrong += ProofGate.verdict(unknown).status() == Verdict.Status.PROVEN ? 1 : 0;
+                details.add(model.id()+" "+fault.id()+" -> "+ProofGate.verdict(unknown).status()+" "+pack.hypothesis(ProofGate.verdict(unknown).leader()).id()+" tests "+unknown.observations().size()+" unlisted: "+unknown.unlisted().entrySet().stream().limit(2).map(e->pack.hypothesis(e.getKey()).label()+String.format(" %.2g",e.getValue())).toList());
                 falseAlarms += unexplained(led(whole, new Technician(whole, h, seed * 13 + h))) ? 1 : 0;
             }
         }

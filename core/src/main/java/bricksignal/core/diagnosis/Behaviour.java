@@ -12,7 +12,7 @@ import java.util.Map;
  *
  * @param found by board, the lamp's patterns with their shares of the time in which somebody arrives
  * @param afterReset by board, the same over the whole run
- * @param fails whether the usual run is not as it should be
+ * @param fails whether a run is not as it should be
  */
 record Behaviour(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, boolean fails) {
 
@@ -25,11 +25,15 @@ record Behaviour(Map<String, Map<LampPattern, Double>> found, Map<String, Map<La
                 fails(model, h.unit(), healthy));
     }
 
-    /** True if some channel of the usual run is on for another share of the time than in the sound unit. */
+    /** True if in a run that is watched some channel is on for another share of the time than in the sound unit. */
     static boolean fails(UnitModel model, VirtualUnit unit, VirtualUnit healthy) {
-        Timeline run = unit.usualRun();
-        Timeline sound = healthy.usualRun();
-        double to = model.found().to();
+        return model.watchedScenarios().stream().anyMatch(scenario ->
+                fails(model, unit.run(scenario.id()), healthy.run(scenario.id())));
+    }
+
+    /** The same of any run. */
+    static boolean fails(UnitModel model, Timeline run, Timeline sound) {
+        double to = Math.min(model.found().to(), run.scenario().seconds());
         return run != sound && model.channels().stream().anyMatch(channel ->
                 Math.abs(run.share(channel.when(), 0, to) - sound.share(channel.when(), 0, to)) > DIFFERS);
     }

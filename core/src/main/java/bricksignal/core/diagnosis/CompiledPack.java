@@ -1,6 +1,8 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.run.Simulation;
 import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
@@ -15,17 +17,24 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit model made ready to reason with: every single hypothesis has been run, every test is known, and predictions are
  * computed when first asked for and kept. Hypotheses have places: first the faults in the order of the pack, then those that
- * come and go, then the same while they are seen to fail, then the pairs of faults, which are run when somebody first asks for
- * them. Safe for use by several threads.
+ * come and go, then the same while they are seen to fail, then the pairs of faults and last the failures that the pack does not
+ * list; both are run when somebody first asks for them. Safe for use by several threads.
  */
 public final class CompiledPack {
 
     /** Share of the prior that all pairs of faults have together (from memory: seldom, and never forgotten). */
     static final double PAIRS = 0.03;
+
+    /** Share that all failures have together which the pack does not list, beside those it does (from memory). */
+    private static final double UNLISTED = 0.02;
+
+    private static final int CHATTERS = 1000;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -43,6 +52,7 @@ public final class CompiledPack {
     private final Map<Test, Map<Integer, Prediction>> pairPredictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Map<Integer, Behaviour> behaviours = new ConcurrentHashMap<>();
+    private @Nullable List<Hypothesis> unlisted;
 
     private CompiledPack(UnitModel model, ErrorModel errors) {
         this.model = model;
@@ -84,9 +94,19 @@ public final class CompiledPack {
         return hypotheses;
     }
 
-    /** The hypothesis at a place, a pair too. */
+    /** The hypothesis at a place, a pair or an unlisted failure too. */
     public Hypothesis hypothesis(int place) {
-        return place < singles.size() ? singles.get(place) : pairs.computeIfAbsent(place, this::pair);
+        return place < singles.size() ? singles.get(place) : place < firstUnlisted() ? pairs.computeIfAbsent(place, this::pair)
+                : unlisted().get(place - firstUnlisted());
+    }
+
+    /** The places of the failures that the pack does not list although its physics knows them. */
+    public int[] unlistedPlaces() {
+        return IntStream.range(firstUnlisted(), firstUnlisted() + unlisted().size()).toArray();
+    }
+
+    private int firstUnlisted() {
+        return singles.size() + faults * faults;
     }
 
     /** How many of the single hypotheses are faults that stay. */
@@ -105,6 +125,9 @@ public final class CompiledPack {
     /** The place of what is left of a hypothesis when parts have been repaired. */
     public int after(int place, java.util.Set<String> repairedParts) {
         if (repairedParts.isEmpty()) {
+            return place;
+        }
+        if (place >= firstUnlisted()) {
             return place;
         }
         if (place >= singles.size()) {
@@ -188,7 +211,7 @@ public final class CompiledPack {
         return behaviour(place).afterReset().get(board);
     }
 
-    /** True if the run with this hypothesis in the unit is not as it should be. */
+    /** True if a run with this hypothesis in the unit is not as it should be. */
     public boolean fails(int place) {
         return behaviour(place).fails();
     }
@@ -234,6 +257,23 @@ public final class CompiledPack {
         hypotheses.addAll(nowAndThen(hypotheses.subList(0, faults), WatchTest.DUTY, ".now-and-then", total));
         hypotheses.addAll(nowAndThen(hypotheses.subList(0, faults), WatchTest.DUTY_FAILING, ".failing", total));
         return hypotheses;
+    }
+
+    /** The failures that somebody would call about: a run is not as it should be, and it settles. */
+    private synchronized List<Hypothesis> unlisted() {
+        if (unlisted == null) {
+            List<Fault> failures = UnlistedFailures.of(model, healthy.usualRun()).stream().filter(this::shows).toList();
+            unlisted = failures.stream().map(failure -> new Hypothesis(failure.id(), List.of(failure),
+                    List.of(UnlistedFailures.part(failure)), 1, VirtualUnit.of(model, failure.in(model.machine()), solved),
+                    UNLISTED / failures.size())).toList();
+        }
+        return unlisted;
+    }
+
+    private boolean shows(Fault failure) {
+        List<Timeline> runs = Simulation.run(failure.in(model.machine()), model.watchedScenarios(), solved);
+        return runs.stream().allMatch(run -> run.intervals().size() < CHATTERS) && runs.stream().anyMatch(run ->
+                Behaviour.fails(model, run, healthy.run(run.scenario().id())));
     }
 
     private static List<Hypothesis> nowAndThen(List<Hypothesis> faults, double duty, String name, double total) {

@@ -20,6 +20,8 @@ public final class Diagnosis {
 
     private static final double CONTRADICTS = 0.05;
     private static final double UNKNOWN_PRIOR = 0.02;
+    private static final double DOUBT = 0.02;
+    private static final double DECIDED = 0.5;
 
     private final CompiledPack pack;
     private final Likelihoods likelihoods;
@@ -32,7 +34,9 @@ public final class Diagnosis {
     private final List<double[]> looseSingles;
     private final Map<Integer, Double> belief;
     private final int[] places;
+    private final double logEvidence;
     private double unexplained;
+    private @Nullable Map<Integer, Double> unlisted;
     private @Nullable List<Observation> odd;
 
     private Diagnosis(CompiledPack pack, List<Observation> observations, List<double[]> known,
@@ -55,7 +59,9 @@ public final class Diagnosis {
             looseSingles.add(singleLogs(loose, singles.size()));
             singles.add(singleLogs(likelihoods, singles.size()));
         }
-        this.belief = posterior();
+        this.belief = new LinkedHashMap<>();
+        this.logEvidence = posterior(belief);
+        this.unexplained = unexplained(logEvidence);
         this.places = belief.keySet().stream().mapToInt(Integer::intValue).toArray();
     }
 
@@ -109,9 +115,33 @@ public final class Diagnosis {
         return belief.getOrDefault(place, 0.0);
     }
 
-    /** Probability that nothing in the model explains what was found, 0 to 1; the beliefs say what is most likely if not. */
+    /**
+     * Probability that no listed fault explains what was found, 0 to 1; the beliefs say what is most likely if one does. Failures
+     * that are not listed are only asked once one of the listed leads, or all fit badly.
+     */
     public double unexplained() {
-        return unexplained;
+        boolean ask = unexplained > DOUBT || belief(ranking().get(0)) > DECIDED;
+        double odds = unexplained / (1 - unexplained)
+                + (ask ? unlisted().values().stream().mapToDouble(Double::doubleValue).sum() : 0);
+        return Double.isFinite(odds) ? odds / (1 + odds) : 1;
+    }
+
+    /**
+     * Failures that the pack does not list but its physics allows, by place: how probable each is for one of everything that is
+     * listed, heaviest first.
+     */
+    public Map<Integer, Double> unlisted() {
+        if (unlisted == null) {
+            Map<Integer, Double> odds = new LinkedHashMap<>();
+            for (int place : pack.unlistedPlaces()) {
+                odds.put(place, Math.exp(log(place, Math.log(pack.hypothesis(place).prior())) - logEvidence));
+            }
+            Map<Integer, Double> heaviestFirst = new LinkedHashMap<>();
+            odds.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
+                    .forEach(entry -> heaviestFirst.put(entry.getKey(), entry.getValue()));
+            unlisted = heaviestFirst;
+        }
+        return unlisted;
     }
 
     /** Places by falling probability; equal ones keep their order. */
@@ -170,8 +200,8 @@ public final class Diagnosis {
         return observation instanceof Observation.Lamp && likelihood(observation, place) <= Likelihoods.LAMP_MISREAD;
     }
 
-    /** Belief by place of what is left, likely or not; in log space until the end. */
-    private Map<Integer, Double> posterior() {
+    /** Fills in the belief by place of what is left, likely or not, in log space until the end; the logarithm of the evidence. */
+    private double posterior(Map<Integer, Double> left) {
         Map<Integer, Double> logs = new LinkedHashMap<>();
         double[] ofSingles = unscaled(singles);
         for (int h = 0; h < ofSingles.length; h++) {
@@ -182,7 +212,6 @@ public final class Diagnosis {
         }
         double top = logs.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
         double sum = 0;
-        Map<Integer, Double> left = new LinkedHashMap<>();
         for (Map.Entry<Integer, Double> entry : logs.entrySet()) {
             double weight = Math.exp(entry.getValue() - top);
             sum += weight;
@@ -191,8 +220,7 @@ public final class Diagnosis {
         }
         double total = sum;
         left.replaceAll((place, weight) -> weight / total);
-        unexplained = unexplained(top + Math.log(sum));
-        return left;
+        return top + Math.log(sum);
     }
 
     /** The place of a hypothesis as it was when the observation at an index was made. */

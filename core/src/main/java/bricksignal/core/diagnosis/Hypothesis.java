@@ -65,6 +65,11 @@ public record Hypothesis(String id, List<Fault> faults, List<Part> parts, double
         return faults.stream().anyMatch(Fault::shared);
     }
 
+    /** True for a failure that no list of the pack names. */
+    public boolean unlisted() {
+        return part().id().equals(UnlistedFailures.PART);
+    }
+
     /** True if that is nothing at all. */
     public boolean nothing() {
         return faults.stream().allMatch(fault -> fault.effects().isEmpty());

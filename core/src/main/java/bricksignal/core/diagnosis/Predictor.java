@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.Effect;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
@@ -9,6 +10,9 @@ import java.util.Map;
 
 /** What a test shows under a hypothesis: read off the virtual unit, or told by the pack where no physics can say it. */
 final class Predictor {
+
+    private static final double RESEATED = 0.7;
+    private static final double ANYTHING = 0.5;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -25,10 +29,14 @@ final class Predictor {
     Prediction of(Hypothesis h, Test test) {
         if (test instanceof Test.Reading reading) {
             Prediction.Number present = number(h.unit(), reading);
-            if (!h.comesAndGoes()) {
+            boolean unknownSize = h.unlisted() && h.fault().effects().stream().anyMatch(Predictor::hasASize);
+            if (!h.comesAndGoes() && !unknownSize) {
                 return present;
             }
             Prediction.Number absent = number(healthy, reading);
+            if (unknownSize) {
+                return ofUnknownSize(present, absent);
+            }
             return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
         }
         return new Prediction.Chance(yes(h, (Test.Check) test));
@@ -51,10 +59,33 @@ final class Predictor {
             return told;
         }
         if (check.when() == null) {
-            return check.otherwise();
+            return h.unlisted() ? untold(h.fault(), check) : check.otherwise();
         }
         double present = share(h.unit(), check);
         return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * share(healthy, check) : present;
+    }
+
+    private static boolean hasASize(Effect effect) {
+        return effect instanceof Effect.OnParameter || effect instanceof Effect.OnElement on
+                && (on.mode() == Effect.Mode.SCALED || on.mode() == Effect.Mode.SHORTED);
+    }
+
+    /** Nobody knows how far an unlisted failure has gone: half the way it takes the reading is its spread. */
+    private static Prediction.Number ofUnknownSize(Prediction.Number present, Prediction.Number sound) {
+        boolean open = Double.isInfinite(present.mean()) || Double.isInfinite(sound.mean());
+        return open ? present : new Prediction.Number(present.mean(),
+                Math.hypot(present.sigma(), (present.mean() - sound.mean()) / 2));
+    }
+
+    /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */
+    private double untold(Fault failure, Test.Check check) {
+        return switch (check.sense()) {
+            case SWAP, SUBSTITUTE -> failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on
+                    && SwapTest.part(model, check).elements().contains(on.element())) ? SwapTest.TELLS : check.otherwise();
+            case RESEAT -> failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on
+                    && model.connector(check.connector()).conductors().contains(on.element())) ? RESEATED : check.otherwise();
+            default -> ANYTHING;
+        };
     }
 
     private double share(VirtualUnit unit, Test.Check check) {

@@ -41,6 +41,11 @@ public final class SequenceModel {
                         + "sequence; it has " + pack.model().channels().stream().map(UnitModel.Channel::id).toList())));
     }
 
+    /** The channels that are on at some time of the usual run of the unit in good order. */
+    public static List<UnitModel.Channel> usual(CompiledPack pack) {
+        return pack.model().channels().stream().filter(c -> pack.healthy().usualRun().firstStretch(c.when()).isPresent()).toList();
+    }
+
     /** When the call comes in the usual run, seconds. */
     public static double callSeconds(UnitModel model) {
         return model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(at -> at > 0).findFirst().orElse(0);

@@ -46,7 +46,7 @@ public record Strip(double from, double to, double callAt, List<Line> channels, 
         double call = SequenceModel.callSeconds(model);
         double from = Math.max(0, call - BEFORE_SECONDS);
         double to = last + AFTER_SECONDS;
-        List<Line> lines = model.channels().stream().map(c -> new Line(c.id(), c.label(),
+        List<Line> lines = SequenceModel.usual(pack).stream().map(c -> new Line(c.id(), c.label(),
                 stretches(pack.healthy().usualRun(), c.when(), from, to), believed(diagnosis, c.when(), from, to))).toList();
         return new Strip(from, to, call, lines, stages(pack, from, to));
     }

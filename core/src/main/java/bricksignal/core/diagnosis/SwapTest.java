@@ -19,21 +19,30 @@ final class SwapTest {
 
     private static final double LONGEST_MINUTES = 60;
     private static final double DEAREST_PRICE = 60;
-    private static final double TELLS = 0.96;
+    /** Probability that it runs with another part in place of the bad one. */
+    static final double TELLS = 0.96;
     private static final double BY_CHANCE = 0.02;
     private static final double TWICE_WITHOUT_TRYING = 1.2;
+
+    private static final String SWAP = "swap.";
+    private static final String NEW = "new.";
 
     private SwapTest() {
     }
 
     static List<Test.Check> of(UnitModel model) {
         return model.parts().stream().filter(SwapTest::canBeChanged).filter(part -> !resetByHand(model, part)).flatMap(part -> {
-            Test.Check swap = check(model, part, "swap.", "Swapped with the twin: " + part.label()
+            Test.Check swap = check(model, part, SWAP, "Swapped with the twin: " + part.label()
                     + " - does the fault go with it", Test.Sense.SWAP, TWICE_WITHOUT_TRYING * part.minutes());
             boolean tried = part.stocked() && part.price() <= DEAREST_PRICE;
-            return tried ? Stream.of(swap, check(model, part, "new.", "A new one from the van: " + part.label()
+            return tried ? Stream.of(swap, check(model, part, NEW, "A new one from the van: " + part.label()
                     + " - does it run now", Test.Sense.SUBSTITUTE, part.minutes())) : Stream.of(swap);
         }).toList();
+    }
+
+    /** The part that such a test changes. */
+    static Part part(UnitModel model, Test.Check check) {
+        return model.part(check.id().substring((check.sense() == Test.Sense.SWAP ? SWAP : NEW).length()));
     }
 
     private static boolean canBeChanged(Part part) {

@@ -28,19 +28,24 @@ public final class LampShow {
             if (part.kind() == LampPart.Kind.STEADY) {
                 lit.add(new Lit(from, to, part.mark()));
             }
-            List<LampPattern.Flash> round = part.round();
-            double length = round.stream().mapToDouble(LampPattern.Flash::period).sum();
-            double at = round.isEmpty() ? to : Math.floor(from / length) * length;
-            for (int i = 0; at < to; i = (i + 1) % round.size()) {
-                LampPattern.Flash flash = round.get(i);
-                if (at >= from) {
-                    lit.add(new Lit(at, at + flash.litSeconds(), flash.mark()));
-                }
-                at += flash.period();
+            double length = part.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+            double round = length > 0 ? Math.floor(from / length) : 0;
+            for (; length > 0 && round * length < to; round++) {
+                addRound(lit, part, round * length, from, to);
             }
         }
         lit.sort(java.util.Comparator.comparingDouble(Lit::from));
         return lit;
+    }
+
+    private static void addRound(List<Lit> lit, LampPart part, double start, double from, double to) {
+        double at = start;
+        for (LampPattern.Flash flash : part.round()) {
+            if (at >= from && at < to) {
+                lit.add(new Lit(at, at + flash.litSeconds(), flash.mark()));
+            }
+            at += flash.period();
+        }
     }
 
     /** The marks of the lamps that are lit at that instant. */

@@ -75,6 +75,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
             String factory) {
     }
 
+    /** The scenarios that somebody waits in for a stage, the usual one first; others only feed or jump something for a moment. */
+    public List<Scenario> watchedScenarios() {
+        return scenarios.stream().filter(scenario -> scenario.equals(scenarios.get(0)) || moments.stream().anyMatch(moment ->
+                moment.during() != null && moment.scenario().equals(scenario.id()))).toList();
+    }
+
     /** The same unit with other faults to think of. */
     public UnitModel withFaults(List<Fault> otherFaults) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,

@@ -72,7 +72,7 @@ final class DiagnosisPage {
                 diagnosis.contradictions().stream().map(log::what)
                 .filter(what -> !what.isEmpty()).toList(), ask ? plan(advice.proposals().get(0)) : List.of(),
                 Contradiction.of(diagnosis).stream().map(c -> contradiction(log, c)).toList(), diagnosis.unexplained(),
-                model.channels().stream().map(this::expected).toList(), repairs());
+                SequenceModel.usual(pack).stream().map(this::expected).toList(), repairs());
     }
 
     private List<DiagnosisView.WayView> plan(Proposal first) {

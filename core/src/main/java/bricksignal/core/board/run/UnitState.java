@@ -56,9 +56,9 @@ final class UnitState {
         }
     }
 
-    /** Moves the contacts that follow a condition, solves the circuit, blows fuses. */
+    /** Moves the contacts that follow a condition, solves the circuit, blows fuses; true if anything reads otherwise than before. */
     boolean solve(double time) {
-        BitSet before = (BitSet) closed.clone();
+        Solution before = solution;
         Env env = now(time).at(time);
         List<Element> elements = machine.circuit().elements();
         for (int i = 0; i < elements.size(); i++) {
@@ -74,7 +74,7 @@ final class UnitState {
                 blown.set(i);
             }
         }
-        return !before.equals(closed) || closed.intersects(blown);
+        return solution != before || closed.intersects(blown);
     }
 
     /** Reads the boards' supplies and inputs. */

@@ -32,7 +32,7 @@ final class PartEvidence {
         this.pack = pack;
         this.fault = fault;
         for (Effect effect : fault.effects()) {
-            if (effect instanceof Effect.OnElement on) {
+            if (effect instanceof Effect.OnElement on && (fault.effects().size() == 1 || !ofAnotherPart(on.element()))) {
                 elements.add(pack.model().machine().circuit().element(on.element()));
             } else if (effect instanceof Effect.OnParameter on) {
                 causes.add(on.parameter());
@@ -40,6 +40,11 @@ final class PartEvidence {
                 causes.add("action." + on.action());
             }
         }
+    }
+
+    /** A fault of one part may upset another: what is measured there says nothing of the cause. */
+    private boolean ofAnotherPart(String element) {
+        return pack.model().parts().stream().anyMatch(part -> !part.id().equals(fault.part()) && part.elements().contains(element));
     }
 
     /** True if the test is made at the part. */

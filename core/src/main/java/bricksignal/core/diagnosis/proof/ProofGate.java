@@ -55,6 +55,9 @@ public final class ProofGate {
         List<Integer> group = group(leader);
         double probability = probability(group);
         List<ProofItem> items = items(leader);
+        if (probability >= ENOUGH) {
+            items.addAll(NothingElse.items(diagnosis, leader));
+        }
         boolean proven = items.stream().allMatch(ProofItem::proven);
         double enough = pack.hypothesis(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET

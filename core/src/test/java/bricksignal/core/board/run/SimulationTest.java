@@ -15,6 +15,8 @@ import bricksignal.core.board.Rule;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.lamp.LampPattern;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -91,6 +93,22 @@ class SimulationTest {
         Timeline run = run(unit().withParameter("top", 1));
         double[] tripped = run.firstStretch(expr("state.main.tripped")).orElseThrow();
         assertThat(tripped[1] - tripped[0]).isCloseTo(2 * Math.log(2.5), within(1e-4));
+    }
+
+    @Test
+    void contactorDropsWhenTheLimitInItsCoilOpens() {
+        Machine unit = unit();
+        List<Element> elements = new ArrayList<>(unit.circuit().elements());
+        elements.add(new Element.Conductor("contactor", "R", "K", 0.05, false, INF));
+        elements.add(new Element.Load("motor", "K", "C", 20, 0));
+        Map<String, Rule> rules = new LinkedHashMap<>(unit.rules());
+        rules.put("contactor", new Rule.Follows(expr("amps.l-input >= 0.01")));
+        Machine withContactor = new Machine(new Circuit("C", 60, elements), rules, unit.boards(), unit.process(),
+                Map.of("top", 1.0), unit.counters(), unit.held());
+        Timeline run = run(withContactor);
+        double opens = starts(run, "speed >= 0.5");
+        assertThat(run.at(opens - 0.1).unit().solution().amps("motor").magnitude()).isGreaterThan(1);
+        assertThat(run.at(opens + 0.1).unit().solution().amps("motor").magnitude()).isLessThan(0.001);
     }
 
     @Test

@@ -1,0 +1,146 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Region;
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What can fail in a unit by its physics alone, beside the faults that the pack lists: every conductor can open or stay
+ * closed, every load can open, be shorted or weak, every board can be dead or deaf on an input, everything that the process
+ * depends on can be gone or weak. Made from the model; the sizes are common practice, from memory.
+ */
+final class UnlistedFailures {
+
+    /** The id of the part that such a failure names: nobody listed it. */
+    static final String PART = "unlisted";
+
+    private static final double WEAK_SUPPLY = 0.8;
+    private static final double WEAK_CAPACITOR = 0.3;
+    private static final double WEAK_LOAD = 2;
+    private static final double SHORT_OHMS = 0.5;
+    private static final double STRAY_FARADS = 1e-7;
+    private static final double WEAK = 0.4;
+    private static final double LEAST_AMPS = 0.05;
+
+    private final UnitModel model;
+    private final Machine machine;
+    private final List<Solution> sound;
+    private final List<Fault> failures = new ArrayList<>();
+
+    private UnlistedFailures(UnitModel model, Timeline sound) {
+        this.model = model;
+        this.machine = model.machine();
+        this.sound = sound.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
+    }
+
+    /**
+     * The failures of a unit that do something in its usual run.
+     *
+     * @param sound the usual run of the unit in good order
+     */
+    static List<Fault> of(UnitModel model, Timeline sound) {
+        UnlistedFailures unlisted = new UnlistedFailures(model, sound);
+        model.machine().circuit().elements().forEach(unlisted::element);
+        model.machine().boards().forEach(board -> {
+            unlisted.add(model.boardLabel(board.id()) + " does nothing although fed", new Effect.BoardDead(board.id()));
+            board.inputs().forEach(input -> unlisted.add(model.boardLabel(board.id()) + " does not see its input " + input.id(),
+                    new Effect.InputDeaf(input.id())));
+        });
+        unlisted.parameters();
+        return unlisted.failures;
+    }
+
+    /** The part that stands for what no list names. */
+    static Part part(Fault failure) {
+        return new Part(PART, failure.label(), Part.Kind.WIRING, 0, 0, true, List.of(), "");
+    }
+
+    private void element(Element e) {
+        if (e instanceof Element.Conductor conductor) {
+            String what = conductor(conductor);
+            if (sound.stream().anyMatch(s -> closed(s, e))) {
+                fails(e, Effect.Mode.OPEN, 0, what + " open");
+            }
+            if (!sound.stream().allMatch(s -> closed(s, e))) {
+                fails(e, Effect.Mode.CLOSED, 0, what + " closed always");
+            }
+        } else if (e instanceof Element.Load) {
+            fails(e, Effect.Mode.SHORTED, SHORT_OHMS, named(e.id()) + " shorted");
+            if (sound.stream().anyMatch(s -> s.amps(e.id()).magnitude() >= LEAST_AMPS)) {
+                fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
+                fails(e, Effect.Mode.SCALED, WEAK_LOAD, named(e.id()) + " of twice its resistance");
+            }
+        } else if (e instanceof Element.Capacitor c && c.farads() > STRAY_FARADS) {
+            fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
+            fails(e, Effect.Mode.SCALED, WEAK_CAPACITOR, named(e.id()) + " weak");
+        } else if (e instanceof Element.Transformer) {
+            fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
+        } else if (e instanceof Element.Source || e instanceof Element.DirectSource) {
+            fails(e, Effect.Mode.SCALED, WEAK_SUPPLY, named(e.id()) + " too low");
+        }
+    }
+
+    /** What the process depends on; times of the board are set, they do not fail. */
+    private void parameters() {
+        Set<String> times = times();
+        machine.parameters().forEach((name, value) -> {
+            if (times.contains(name)) {
+                return;
+            }
+            for (double share : value == 0 ? new double[] {1} : new double[] {0, WEAK}) {
+                double failed = value == 0 ? share : share * value;
+                add(name.replace('-', ' ') + " " + Wording.number(failed) + " instead of " + Wording.number(value),
+                        new Effect.OnParameter(name, failed));
+            }
+        });
+    }
+
+    /** Parameters that a board waits for. */
+    private Set<String> times() {
+        Set<String> times = new LinkedHashSet<>();
+        machine.boards().stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
+                .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
+                .filter(names -> names.contains("elapsed")).forEach(times::addAll);
+        return times;
+    }
+
+    private static boolean closed(Solution solution, Element conductor) {
+        return ((Element.Conductor) solution.circuit().element(conductor.id())).closed();
+    }
+
+    private void fails(Element element, Effect.Mode mode, double value, String label) {
+        add(label, new Effect.OnElement(element.id(), mode, value));
+    }
+
+    private void add(String label, Effect effect) {
+        boolean listed = model.faults().stream().anyMatch(fault -> fault.effects().equals(List.of(effect)));
+        if (!listed) {
+            failures.add(new Fault(PART + "." + failures.size(), label, Fault.Kind.FAULT, PART, 1, List.of(effect), "", false, 0));
+        }
+    }
+
+    private String named(String element) {
+        return model.parts().stream().filter(part -> part.elements().contains(element)).map(Part::label).findFirst()
+                .orElse(element.replace('-', ' '));
+    }
+
+    private String conductor(Element.Conductor conductor) {
+        return named(conductor.id()) + ", " + point(conductor.a()) + " to " + point(conductor.b());
+    }
+
+    private String point(String net) {
+        return model.points().stream().filter(point -> point.net().equals(net)).map(point -> point.label()).findFirst()
+                .orElse(net);
+    }
+}

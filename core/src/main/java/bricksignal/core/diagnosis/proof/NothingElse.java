@@ -1,0 +1,102 @@
+package bricksignal.core.diagnosis.proof;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The list of faults of a pack is never complete. Before a part is condemned, no other failure that the physics of the unit
+ * allows may explain the log as well as the fault of that part does, where a test can tell the two apart. How probable the other
+ * is beforehand does not count here: nobody knows.
+ */
+final class NothingElse {
+
+    private static final double AS_WELL = 0.05;
+    private static final double TOLD_APART = 0.3;
+    private static final int MOST = 3;
+
+    private final Diagnosis diagnosis;
+    private final CompiledPack pack;
+
+    private NothingElse(Diagnosis diagnosis) {
+        this.diagnosis = diagnosis;
+        this.pack = diagnosis.pack();
+    }
+
+    /** One item for each of the heaviest rivals that some test could still tell from the leader. */
+    static List<ProofItem> items(Diagnosis diagnosis, int leader) {
+        return new NothingElse(diagnosis).rivals(leader);
+    }
+
+    private List<ProofItem> rivals(int leader) {
+        Hypothesis named = pack.hypothesis(leader);
+        double fit = diagnosis.belief(leader) / named.prior();
+        Set<String> own = touchedBy(named.parts());
+        List<ProofItem> items = new ArrayList<>();
+        for (Map.Entry<Integer, Double> other : diagnosis.unlisted().entrySet()) {
+            Hypothesis rival = pack.hypothesis(other.getKey());
+            boolean asWell = other.getValue() / rival.prior() > AS_WELL * fit;
+            boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
+            if (asWell && elsewhere && items.size() < MOST) {
+                List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !changesParts(test)
+                        && pack.outcomes(test).common(leader, other.getKey()) < TOLD_APART);
+                if (!tests.isEmpty()) {
+                    items.add(new ProofItem("Not something else instead: " + rival.label(), false, tests));
+                }
+            }
+        }
+        return items;
+    }
+
+    private static boolean changesParts(Test test) {
+        return test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense() == Test.Sense.SWAP
+                || check.sense().watches());
+    }
+
+    /** Elements, parameters and inputs that belong to the parts: what their faults touch, and the pins beside it. */
+    private Set<String> touchedBy(List<Part> parts) {
+        Set<String> own = new LinkedHashSet<>();
+        for (Part part : parts) {
+            for (Fault fault : pack.model().faults()) {
+                if (fault.part().equals(part.id())) {
+                    fault.effects().forEach(effect -> own.add(place(effect)));
+                }
+            }
+        }
+        pack.model().parts().stream().filter(part -> !parts.contains(part)).forEach(part -> own.removeAll(part.elements()));
+        parts.forEach(part -> {
+            own.addAll(part.elements());
+            own.add(part.board());
+        });
+        for (UnitModel.Connector connector : pack.model().connectors()) {
+            if (connector.conductors().stream().anyMatch(own::contains)) {
+                own.addAll(connector.conductors());
+            }
+        }
+        return own;
+    }
+
+    private String place(Effect effect) {
+        if (effect instanceof Effect.OnElement on) {
+            return on.element();
+        } else if (effect instanceof Effect.OnParameter on) {
+            return on.parameter();
+        } else if (effect instanceof Effect.OnAction on) {
+            return on.action();
+        } else if (effect instanceof Effect.BoardDead dead) {
+            return dead.board();
+        }
+        String input = ((Effect.InputDeaf) effect).input();
+        return pack.model().machine().boards().stream().filter(board -> board.senses(input)).findFirst().orElseThrow().id();
+    }
+}
