@@ -140,7 +140,8 @@ final class ClosedLoop {
 
     /** A habit of measuring does not swap parts or watch cycles. */
     static boolean measures(Test test) {
-        return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense().watches()));
+        return !(test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense().watches())
+                || test instanceof Test.Sequence);
     }
 
     /** The part that the chart names first, then the next, then whatever is most likely, until the unit runs. */

@@ -12,6 +12,7 @@ import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -37,7 +38,7 @@ public class EngineJmh {
     private CompiledPack pack;
     private Planner planner;
     private Diagnosis diagnosis;
-    private Observation next;
+    private List<Observation> next;
     private Circuit circuit;
 
     /** A furnace in the middle of a visit. */

@@ -7,6 +7,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
@@ -31,6 +32,8 @@ final class Technician {
     private static final double NOISE = 0.01;
     private static final double MISREAD = 0.02;
     private static final double FAILING = 0.9;
+    private static final double TAP_LATE = 0.8;
+    private static final double TAP_SPREAD = 1;
     private static final double SUPPLY_TOLERANCE = 0.02;
     private static final double PART_TOLERANCE = 0.05;
 
@@ -99,7 +102,41 @@ final class Technician {
         return new Observation.Lamp(board, weights, false);
     }
 
-    Observation make(Test test) {
+    /** What a test brings: one reading or answer, or all that was seen of a sequence. */
+    List<Observation> make(Test test) {
+        return test instanceof Test.Sequence ? watch() : List.of(measure(test));
+    }
+
+    /** The first beginning of everything that can be seen, and its end, as somebody taps it who is a little late. */
+    private List<Observation> watch() {
+        VirtualUnit unit = unit(present());
+        List<Observation> seen = new ArrayList<>();
+        for (UnitModel.Channel channel : pack.seenInSequence()) {
+            SequenceModel times = SequenceModel.of(pack, channel.id());
+            double begins = first(times.edges(unit, true), 0);
+            if (begins > pack.sequenceSeconds()) {
+                seen.add(new Observation.NotSeen(channel.id(), pack.sequenceSeconds()));
+                continue;
+            }
+            seen.add(new Observation.Event(channel.id(), true, tapped(begins)));
+            double ends = first(times.edges(unit, false), begins);
+            if (ends < pack.sequenceSeconds()) {
+                seen.add(new Observation.Event(channel.id(), false, tapped(ends)));
+            }
+        }
+        return seen;
+    }
+
+    private static double first(List<Double> edges, double after) {
+        return edges.stream().filter(edge -> edge >= after).findFirst().orElse(Double.POSITIVE_INFINITY);
+    }
+
+    private double tapped(double at) {
+        return random.nextDouble() < MISREAD ? random.nextDouble() * pack.sequenceSeconds()
+                : Math.max(0, at + TAP_LATE + TAP_SPREAD * random.nextGaussian());
+    }
+
+    private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
         double at = pack.momentSeconds(test.moment());
         boolean misread = random.nextDouble() < MISREAD;

@@ -70,6 +70,7 @@ public final class CompiledPack {
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
         SettingTest.of(model).forEach(this::put);
+        SequenceStory.test(this).ifPresent(this::put);
     }
 
     /** Compiles a model. */
@@ -164,6 +165,16 @@ public final class CompiledPack {
         return test;
     }
 
+    /** What can be seen or heard to begin when the sequence is watched. */
+    public List<UnitModel.Channel> seenInSequence() {
+        return SequenceStory.seen(this);
+    }
+
+    /** How long the sequence is watched, seconds after the call. */
+    public double sequenceSeconds() {
+        return SequenceStory.horizon(this);
+    }
+
     /** When a moment comes in its run, seconds; found on the healthy unit. */
     public double momentSeconds(String moment) {
         return momentSeconds.get(model.moment(moment).id());
@@ -173,7 +184,7 @@ public final class CompiledPack {
     public List<Prediction> predictions(Test test) {
         List<Prediction> known = predictions.get(test);
         if (known == null) {
-            known = singles.stream().map(h -> predictor.of(h, test)).toList();
+            known = singles.stream().map(h -> prediction(test, h)).toList();
             predictions.put(test, known);
         }
         return known;
@@ -183,7 +194,11 @@ public final class CompiledPack {
     public Prediction prediction(Test test, int place) {
         return place < singles.size() ? predictions(test).get(place) : pairPredictions
                 .computeIfAbsent(test, asked -> new ConcurrentHashMap<>())
-                .computeIfAbsent(place, p -> predictor.of(hypothesis(p), test));
+                .computeIfAbsent(place, p -> prediction(test, hypothesis(p)));
+    }
+
+    private Prediction prediction(Test test, Hypothesis h) {
+        return test instanceof Test.Sequence ? new Prediction.Choice(SequenceStory.of(this, h)) : predictor.of(h, test);
     }
 
     /** What the unit in good order shows. */

@@ -93,11 +93,16 @@ public final class Diagnosis {
         return Collections.unmodifiableSet(repaired);
     }
 
+    /** The same with several observations more. */
+    public Diagnosis and(List<Observation> further) {
+        List<Observation> more = new ArrayList<>(observations);
+        more.addAll(further);
+        return new Diagnosis(pack, more, singles, looseSingles);
+    }
+
     /** The same with one observation more. */
     public Diagnosis and(Observation observation) {
-        List<Observation> more = new ArrayList<>(observations);
-        more.add(observation);
-        return new Diagnosis(pack, more, singles, looseSingles);
+        return and(List.of(observation));
     }
 
     /** The places of the hypotheses that are considered: every single one, and the pairs that could explain it. */
@@ -165,7 +170,8 @@ public final class Diagnosis {
             from = WatchTest.seenToFail(seen.get(i)) && !(test instanceof Test.Check c && c.sense().watches()) ? i + 1 : from;
         }
         List<Observation> made = seen.subList(from, seen.size()).stream().filter(o -> o instanceof Observation.Reading r
-                && r.test().equals(test) || o instanceof Observation.Answer a && a.test().equals(test)).toList();
+                && r.test().equals(test) || o instanceof Observation.Answer a && a.test().equals(test)
+                || test instanceof Test.Sequence && o.ofTheSequence()).toList();
         int most = made.size() == 1 && odd().contains(made.get(0)) ? 2 : WatchTest.most(test);
         return made.size() >= most;
     }
@@ -232,7 +238,7 @@ public final class Diagnosis {
     private double log(int place, double logPrior) {
         double log = logPrior;
         for (int i = 0; i < observations.size(); i++) {
-            log += Math.log(likelihoods.of(observations.get(i), then(place, i)));
+            log += likelihoods.log(observations, i, then(place, i));
         }
         return log;
     }
@@ -241,7 +247,7 @@ public final class Diagnosis {
     private double[] singleLogs(Likelihoods by, int index) {
         double[] logs = new double[pack.hypotheses().size()];
         for (int h = 0; h < logs.length; h++) {
-            logs[h] = Math.log(by.of(observations.get(index), then(h, index)));
+            logs[h] = by.log(observations, index, then(h, index));
         }
         return logs;
     }

@@ -1,7 +1,10 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** How likely each kind of observation is under the hypothesis at a place, up to a factor that is the same for all. */
 final class Likelihoods {
@@ -46,13 +49,35 @@ final class Likelihoods {
             double same = pack.hypothesis(place).shared() ? TWIN_BY_SHARED_CAUSE : TWIN_BY_CHANCE;
             return twin.sameSymptom() ? same : 1 - same;
         }
-        if (observation instanceof Observation.Event event) {
-            return SequenceModel.of(pack, event.channel()).likelihood(event, place);
-        }
-        if (observation instanceof Observation.NotSeen notSeen) {
-            return SequenceModel.of(pack, notSeen.channel()).likelihood(notSeen, place);
+        if (observation.ofTheSequence()) {
+            return SequenceModel.likelihood(pack, List.of(observation), place);
         }
         return 1;
+    }
+
+    /** Logarithm of the likelihood of the observation at an index, given those before it: one watched run belongs together. */
+    double log(List<Observation> observations, int index, int place) {
+        if (!observations.get(index).ofTheSequence()) {
+            return Math.log(of(observations.get(index), place));
+        }
+        int from = watchedFrom(observations, index);
+        return Math.log(SequenceModel.likelihood(pack, observations.subList(from, index + 1), place))
+                - Math.log(SequenceModel.likelihood(pack, observations.subList(from, index), place));
+    }
+
+    /** Where the run began in which that was seen: nothing else was done since, and nothing was seen twice. */
+    private static int watchedFrom(List<Observation> observations, int index) {
+        Set<String> edges = new HashSet<>();
+        int from = index + 1;
+        while (from > 0 && observations.get(from - 1).ofTheSequence() && edges.add(edge(observations.get(from - 1)))) {
+            from--;
+        }
+        return from;
+    }
+
+    private static String edge(Observation seen) {
+        return seen instanceof Observation.Event event ? event.channel() + event.begins()
+                : ((Observation.NotSeen) seen).channel() + true;
     }
 
     private double lamp(Observation.Lamp lamp, int place) {

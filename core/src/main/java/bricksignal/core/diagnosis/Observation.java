@@ -7,6 +7,11 @@ import java.util.Map;
 /** One thing a technician found. */
 public sealed interface Observation {
 
+    /** True for what was seen, or waited for in vain, of a watched run. */
+    default boolean ofTheSequence() {
+        return this instanceof Event || this instanceof NotSeen;
+    }
+
     /**
      * A board's lamp as found.
      *

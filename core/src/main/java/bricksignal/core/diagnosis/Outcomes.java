@@ -14,6 +14,7 @@ import java.util.function.IntFunction;
 public final class Outcomes {
 
     private static final double APART_SIGMAS = 2;
+    private static final String SOMETHING_ELSE = "something else";
 
     private final List<Prediction> representatives;
     private final double[][] chance;
@@ -38,8 +39,9 @@ public final class Outcomes {
      * @param more the prediction of a hypothesis beyond them, by its place
      */
     static Outcomes of(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
-        return predictions.get(0) instanceof Prediction.Chance ? answers(predictions, errors, more)
-                : numbers(predictions, errors, more);
+        Prediction first = predictions.get(0);
+        return first instanceof Prediction.Chance ? answers(predictions, errors, more)
+                : first instanceof Prediction.Choice ? choices(predictions, errors, more) : numbers(predictions, errors, more);
     }
 
     /** How many outcomes there are. */
@@ -83,6 +85,10 @@ public final class Outcomes {
             return chances;
         }
         java.util.Arrays.fill(chances, errors.misread() / chances.length);
+        if (prediction instanceof Prediction.Choice choice) {
+            choice.chances().forEach((what, p) -> chances[said(what)] += (1 - errors.misread()) * p);
+            return chances;
+        }
         if (prediction instanceof Prediction.Sometimes sometimes) {
             chances[group(sometimes.present())] += (1 - errors.misread()) * sometimes.duty();
             chances[group(sometimes.absent())] += (1 - errors.misread()) * (1 - sometimes.duty());
@@ -99,6 +105,27 @@ public final class Outcomes {
             }
         }
         return upTo.length - 1;
+    }
+
+    /** What no single hypothesis would show counts as the last outcome. */
+    private int said(String what) {
+        for (int k = 0; k < representatives.size(); k++) {
+            if (((Prediction.Choice) representatives.get(k)).likeliest().equals(what)) {
+                return k;
+            }
+        }
+        return representatives.size() - 1;
+    }
+
+    private static Outcomes choices(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+        List<Prediction> representatives = new ArrayList<>();
+        predictions.stream().flatMap(p -> ((Prediction.Choice) p).chances().keySet().stream()).distinct()
+                .forEach(what -> representatives.add(new Prediction.Choice(Map.of(what, 1.0))));
+        representatives.add(new Prediction.Choice(Map.of(SOMETHING_ELSE, 1.0)));
+        Outcomes outcomes = new Outcomes(representatives, new double[representatives.size()][predictions.size()],
+                new double[0], errors, more);
+        outcomes.fill(predictions);
+        return outcomes;
     }
 
     private static Outcomes answers(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {

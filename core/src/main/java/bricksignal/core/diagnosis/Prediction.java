@@ -1,5 +1,9 @@
 package bricksignal.core.diagnosis;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
 /** What one test would show if one hypothesis were true. */
 public sealed interface Prediction {
 
@@ -20,6 +24,22 @@ public sealed interface Prediction {
      * @param duty share of the time in which it is there, between 0 and 1
      */
     record Sometimes(Number present, Number absent, double duty) implements Prediction {
+    }
+
+    /**
+     * One of several things that can be told apart.
+     *
+     * @param chances the probability of each, in words; they sum to one
+     */
+    record Choice(Map<String, Double> chances) implements Prediction {
+        public Choice {
+            chances = Collections.unmodifiableMap(new LinkedHashMap<>(chances));
+        }
+
+        /** The most likely of them. */
+        public String likeliest() {
+            return chances.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        }
     }
 
     /**

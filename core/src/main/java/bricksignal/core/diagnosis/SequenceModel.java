@@ -17,6 +17,7 @@ public final class SequenceModel {
     private static final double SIGMA_SECONDS = 1.5;
     private static final double SIGMA_SHARE = 0.06;
     private static final double WRONG = 0.05;
+    private static final double JUST_BEFORE_SECONDS = 0.05;
 
     private final CompiledPack pack;
     private final UnitModel.Channel channel;
@@ -51,10 +52,18 @@ public final class SequenceModel {
         return model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(at -> at > 0).findFirst().orElse(0);
     }
 
-    /** Seconds after the call at which the channel begins (or ends) in a unit. */
+    /** True if the channel is on in a unit before the call is placed. */
+    boolean runsBefore(VirtualUnit unit) {
+        return channel.when().holds(unit.usualRun().at(Math.max(0, call - JUST_BEFORE_SECONDS)).middle());
+    }
+
+    /** Seconds after the call at which the channel begins (or ends) in a unit; what runs already begins at 0. */
     public List<Double> edges(VirtualUnit unit, boolean begins) {
         Expr when = channel.when();
         List<Double> edges = new ArrayList<>();
+        if (begins && runsBefore(unit)) {
+            edges.add(0.0);
+        }
         boolean was = false;
         for (Timeline.Interval interval : unit.usualRun().intervals()) {
             boolean is = when.holds(interval.middle());
@@ -71,20 +80,34 @@ public final class SequenceModel {
         return edge + LATE_SECONDS + 2.5 * (SIGMA_SECONDS + SIGMA_SHARE * edge);
     }
 
-    double likelihood(Observation.Event event, int place) {
-        double present = density(edges(pack.hypothesis(place).unit(), event.begins()), event.afterCall());
-        double duty = pack.hypothesis(place).duty();
-        double density = duty < 1 ? duty * present + (1 - duty)
-                * density(edges(pack.healthy(), event.begins()), event.afterCall()) : present;
-        return (1 - WRONG) * density + WRONG / window;
+    /**
+     * Likelihood of what was seen in one watched run, under the hypothesis at a place. A fault that comes and goes was there for
+     * the whole of it or not at all.
+     *
+     * @param seen events, and what did not come
+     */
+    static double likelihood(CompiledPack pack, List<Observation> seen, int place) {
+        Hypothesis h = pack.hypothesis(place);
+        double present = likelihood(pack, seen, h.unit());
+        return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * likelihood(pack, seen, pack.healthy()) : present;
+    }
+
+    private static double likelihood(CompiledPack pack, List<Observation> seen, VirtualUnit unit) {
+        double product = 1;
+        for (Observation one : seen) {
+            product *= one instanceof Observation.Event event ? of(pack, event.channel()).likelihood(event, unit)
+                    : of(pack, ((Observation.NotSeen) one).channel()).likelihood((Observation.NotSeen) one, unit);
+        }
+        return product;
+    }
+
+    private double likelihood(Observation.Event event, VirtualUnit unit) {
+        return (1 - WRONG) * density(edges(unit, event.begins()), event.afterCall()) + WRONG / window;
     }
 
     /** It was waited for and did not come: right if it would begin later or never. */
-    double likelihood(Observation.NotSeen notSeen, int place) {
-        double present = comes(edges(pack.hypothesis(place).unit(), true), notSeen.until());
-        double duty = pack.hypothesis(place).duty();
-        double comes = duty < 1 ? duty * present + (1 - duty) * comes(edges(pack.healthy(), true), notSeen.until()) : present;
-        return (1 - WRONG) * (1 - comes) + WRONG / 2;
+    private double likelihood(Observation.NotSeen notSeen, VirtualUnit unit) {
+        return (1 - WRONG) * (1 - comes(edges(unit, true), notSeen.until())) + WRONG / 2;
     }
 
     /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */

@@ -13,10 +13,9 @@ public final class Wording {
 
     /** What to do for a test. */
     public static String instruction(UnitModel model, Test test) {
-        if (test instanceof Test.Check check) {
-            return check.label();
+        if (!(test instanceof Test.Reading reading)) {
+            return test.label();
         }
-        Test.Reading reading = (Test.Reading) test;
         if (reading.place() instanceof Place.Across across) {
             return "black on " + model.point(across.black()).label() + " · red on " + model.point(across.red()).label();
         }
@@ -43,6 +42,9 @@ public final class Wording {
     public static String expected(Test test, Prediction prediction) {
         if (prediction instanceof Prediction.Chance chance) {
             return chance.yes() >= 0.5 ? "yes" : "no";
+        }
+        if (prediction instanceof Prediction.Choice choice) {
+            return choice.likeliest();
         }
         return value(((Test.Reading) test).mode(), ((Prediction.Number) prediction).mean());
     }

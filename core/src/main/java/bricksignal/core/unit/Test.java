@@ -33,6 +33,10 @@ public sealed interface Test {
         }
     }
 
+    /** A run watched from the call with a clock: what comes when. Its answers are the events that were seen. */
+    record Sequence(String id, String label, String moment, double minutes) implements Test {
+    }
+
     /** The sense or hand a check uses. */
     enum Sense {
         LOOK, SMELL, HEAR, FEEL, RESEAT, TRY,

@@ -54,7 +54,9 @@ final class PartEvidence {
                     || check.when() != null && check.when().names().stream().anyMatch(causes::contains)
                     || elements.isEmpty() && causes.isEmpty();
         }
-        Test.Reading reading = (Test.Reading) test;
+        if (!(test instanceof Test.Reading reading)) {
+            return elements.isEmpty() && causes.isEmpty();
+        }
         if (elements.isEmpty()) {
             return causes.isEmpty() || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
         }
