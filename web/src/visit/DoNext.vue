@@ -50,7 +50,10 @@ onKeyStroke(['w', 'W'], (event) => {
       </div>
       <p class="min mono">{{ minutes(test.minutes) }}</p>
     </div>
-    <p class="how">
+    <p v-if="test.sequence" class="how">
+      start the clock with the call, tap what comes, and say when nothing more comes
+    </p>
+    <p v-else class="how">
       <template v-if="test.mode"
         ><strong>{{ test.mode }}</strong> · </template
       >{{ test.moment
@@ -221,6 +224,7 @@ onKeyStroke(['w', 'W'], (event) => {
     gap: 0.5rem;
   }
   .outcomes .who,
+  .outcomes li:nth-child(n + 5),
   .min {
     display: none;
   }

@@ -4,6 +4,7 @@ import { useHandle } from './handle'
 import { clock } from './format'
 
 const props = defineProps<{ seconds: number }>()
+const emit = defineEmits<{ done: [] }>()
 const { visit, add } = useHandle()
 const sequence = computed(() => visit.value!.diagnosis.sequence)
 const tapped = computed(() => visit.value!.diagnosis.log.filter((l) => l.counts && /^(EVENT|NOT_SEEN)$/.test(l.kind)))
@@ -28,11 +29,22 @@ const rows = computed(() =>
     .sort((a, b) => a.due - b.due),
 )
 const seconds = () => Math.round(props.seconds * 10) / 10
+
+/** The watching is over: what is late by now and was not seen did not come. */
+async function done() {
+  const until = seconds()
+  for (const r of rows.value.filter((row) => row.perceived && row.late)) {
+    if (!(await add({ kind: 'NOT_SEEN', channel: r.channel, seconds: until }))) return
+  }
+  emit('done')
+}
 </script>
 
 <template>
   <section class="taps" aria-label="What you see and hear" data-test="sequence-taps">
-    <p class="eyebrow">tap what begins or ends, as you see or hear it</p>
+    <p class="eyebrow">
+      <strong class="mono now">{{ clock(props.seconds) }}</strong> tap what begins or ends, as you see or hear it
+    </p>
     <div class="keys">
       <span v-for="r in rows" :key="r.channel" class="one" :class="{ late: r.late, lit: r.lit }">
         <button
@@ -56,6 +68,7 @@ const seconds = () => Math.round(props.seconds * 10) / 10
         </button>
       </span>
     </div>
+    <button type="button" class="key done" data-test="watched" @click="done">Nothing more comes: done</button>
     <button
       v-if="last"
       type="button"
@@ -88,6 +101,14 @@ const seconds = () => Math.round(props.seconds * 10) / 10
 .late .key:first-child {
   border-style: dashed;
   border-width: 3px;
+}
+.now {
+  font-size: 1.25rem;
+  color: var(--ink);
+}
+button.done {
+  margin-top: 0.5rem;
+  width: 100%;
 }
 small {
   font-weight: 400;

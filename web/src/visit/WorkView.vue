@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
+import type { TestView } from '../api/client'
 import DoNext from './DoNext.vue'
 import FreeReading from './FreeReading.vue'
 import { clock, minutes, percent } from './format'
@@ -27,7 +28,9 @@ const tests = computed(() => {
   return [...(diagnosis.value.next ? [diagnosis.value.next] : []), ...diagnosis.value.others, ...proof, ...repeats]
 })
 const chosen = computed(() => tests.value.find((t) => t.id === chosenId.value))
-const test = computed(() => (closed.value ? undefined : (chosen.value ?? diagnosis.value.next)))
+/** The sequence is watched to its end, whatever is proposed meanwhile. */
+const watched = ref<TestView>()
+const test = computed(() => (closed.value ? undefined : (watched.value ?? chosen.value ?? diagnosis.value.next)))
 const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test.value?.id))
 const odd = computed(
   () =>
@@ -70,6 +73,13 @@ onKeyStroke(['c', 'C'], (event) => {
   if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) place()
 })
 
+watchEffect(() => {
+  if (seconds.value != null && test.value?.sequence) watched.value = test.value
+})
+function sequenceWatched() {
+  watched.value = undefined
+  end()
+}
 async function take(reading: string) {
   if (await add({ kind: 'READING', test: test.value!.id, reading })) pad.value?.clear()
 }
@@ -109,8 +119,12 @@ function pick(net: string) {
     </section>
     <div v-if="odd" class="area-odd" role="status" data-test="odd">
       <p v-if="diagnosis.verdict.status === 'UNEXPLAINED'" class="problem">
-        Nothing this model knows explains what was found ({{ percent(diagnosis.unexplained) }}). No part is named. Is it
-        this family, this board? Repeat what surprised you, or ask somebody.
+        No fault on the list explains what was found ({{ percent(diagnosis.unexplained) }}). No part is named.
+        <template v-if="diagnosis.wouldExplain.length"
+          >What would, by the wiring and the physics alone: <strong>{{ diagnosis.wouldExplain.join('; ') }}</strong>.
+          Look there first.
+        </template>
+        <template v-else>Is it this family, this board? Repeat what surprised you, or ask somebody.</template>
       </p>
       <p v-for="c in diagnosis.contradictions" :key="c.repeat + c.other" class="problem">
         Cannot both be right: {{ c.repeat }} · {{ c.other }}.
@@ -132,12 +146,18 @@ function pick(net: string) {
         <section ref="paneSequence" class="pane sequence" aria-label="Sequence" tabindex="0">
           <div class="pane-head">
             <h2 class="eyebrow">sequence</h2>
-            <button v-if="seconds == null" type="button" class="key" @click="place">Call placed now</button>
-            <button v-else type="button" class="key" @click="end">
+            <button v-if="seconds == null && !test?.sequence" type="button" class="key" @click="place">
+              Call placed now
+            </button>
+            <button v-else-if="seconds != null" type="button" class="key" @click="sequenceWatched">
               <span class="mono">{{ clock(seconds) }}</span> stop clock
             </button>
           </div>
-          <SequenceTaps v-if="seconds != null && !closed" :seconds="seconds" />
+          <SequenceTaps
+            v-if="seconds != null && !closed && !test?.sequence"
+            :seconds="seconds"
+            @done="sequenceWatched"
+          />
           <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" :events="events" />
         </section>
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
@@ -164,8 +184,14 @@ function pick(net: string) {
         <LogList class="mt-2" :log="diagnosis.log" :closed="closed" />
       </section>
     </div>
+    <section v-if="test?.sequence" class="area-pad" aria-label="Watch the sequence">
+      <SequenceTaps v-if="seconds != null" :seconds="seconds" @done="sequenceWatched" />
+      <button v-else type="button" class="key next" data-test="watch" @click="place">
+        Call placed now: start the clock
+      </button>
+    </section>
     <ReadingPad
-      v-if="test"
+      v-else-if="test"
       ref="pad"
       class="area-pad"
       :test="test"

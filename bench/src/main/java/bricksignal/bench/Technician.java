@@ -7,7 +7,6 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
-import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
@@ -107,33 +106,13 @@ final class Technician {
         return test instanceof Test.Sequence ? watch() : List.of(measure(test));
     }
 
-    /** The first beginning of everything that can be seen, and its end, as somebody taps it who is a little late. */
+    /** A watched run as somebody taps it who is a little late. */
     private List<Observation> watch() {
-        VirtualUnit unit = unit(present());
-        List<Observation> seen = new ArrayList<>();
-        for (UnitModel.Channel channel : pack.seenInSequence()) {
-            SequenceModel times = SequenceModel.of(pack, channel.id());
-            double begins = first(times.edges(unit, true), 0);
-            if (begins > pack.sequenceSeconds()) {
-                seen.add(new Observation.NotSeen(channel.id(), pack.sequenceSeconds()));
-                continue;
-            }
-            seen.add(new Observation.Event(channel.id(), true, tapped(begins)));
-            double ends = first(times.edges(unit, false), begins);
-            if (ends < pack.sequenceSeconds()) {
-                seen.add(new Observation.Event(channel.id(), false, tapped(ends)));
-            }
-        }
-        return seen;
-    }
-
-    private static double first(List<Double> edges, double after) {
-        return edges.stream().filter(edge -> edge >= after).findFirst().orElse(Double.POSITIVE_INFINITY);
-    }
-
-    private double tapped(double at) {
-        return random.nextDouble() < MISREAD ? random.nextDouble() * pack.sequenceSeconds()
-                : Math.max(0, at + TAP_LATE + TAP_SPREAD * random.nextGaussian());
+        List<Observation> seen = pack.seenOf(unit(present()));
+        double longest = model.found().from();
+        return seen.stream().map(one -> one instanceof Observation.Event event ? new Observation.Event(event.channel(),
+                event.begins(), random.nextDouble() < MISREAD ? random.nextDouble() * longest
+                : Math.max(0, event.afterCall() + TAP_LATE + TAP_SPREAD * random.nextGaussian())) : one).toList();
     }
 
     private Observation measure(Test test) {

@@ -73,11 +73,17 @@ record Compiled(CompiledPack pack) {
     }
 
     /** A test made without error on a unit with this fault. */
-    Observation exact(String fault, Test test) {
-        if (test instanceof Test.Reading r) {
-            return new Observation.Reading(r, shows(fault, r.id()));
+    List<Observation> exact(String fault, Test test) {
+        return exact(place(fault), test);
+    }
+
+    /** A test made without error on a unit with the hypothesis at a place. */
+    List<Observation> exact(int place, Test test) {
+        Prediction prediction = pack.prediction(test, place);
+        if (test instanceof Test.Reading reading) {
+            return List.of(new Observation.Reading(reading, ((Prediction.Number) prediction).mean()));
         }
-        Prediction.Chance chance = (Prediction.Chance) pack.predictions(test).get(place(fault));
-        return new Observation.Answer((Test.Check) test, chance.yes() >= 0.5);
+        return test instanceof Test.Check check ? List.of(new Observation.Answer(check,
+                ((Prediction.Chance) prediction).yes() >= 0.5)) : pack.seenOf(pack.hypothesis(place).unit());
     }
 }

@@ -167,12 +167,12 @@ public final class CompiledPack {
 
     /** What can be seen or heard to begin when the sequence is watched. */
     public List<UnitModel.Channel> seenInSequence() {
-        return SequenceStory.seen(this);
+        return SequenceStory.perceived(this);
     }
 
-    /** How long the sequence is watched, seconds after the call. */
-    public double sequenceSeconds() {
-        return SequenceStory.horizon(this);
+    /** What somebody sees of a unit who watches its sequence and misses nothing. */
+    public List<Observation> seenOf(VirtualUnit unit) {
+        return SequenceStory.seen(this, unit);
     }
 
     /** When a moment comes in its run, seconds; found on the healthy unit. */

@@ -31,13 +31,13 @@ final class SequenceStory {
     static Optional<Test.Sequence> test(CompiledPack pack) {
         Moment usual = pack.model().moments().stream().filter(m -> m.during() == null
                 && m.scenario().equals(pack.model().scenarios().get(0).id())).findFirst().orElse(null);
-        return usual == null || seen(pack).isEmpty() ? Optional.empty() : Optional.of(new Test.Sequence(ID,
-                "Sequence watched from the call with the clock running - what comes late or not at all", usual.id(),
+        return usual == null || perceived(pack).isEmpty() ? Optional.empty() : Optional.of(new Test.Sequence(ID,
+                "Place a call and watch the sequence by the clock", usual.id(),
                 PLACE_CALL_MINUTES + horizon(pack) / 60));
     }
 
     /** What can be seen or heard to begin after the call. */
-    static List<UnitModel.Channel> seen(CompiledPack pack) {
+    static List<UnitModel.Channel> perceived(CompiledPack pack) {
         return pack.model().channels().stream().filter(channel -> perceived(channel.when())
                 && first(pack, channel, pack.healthy(), true, 0).isPresent()
                 && !SequenceModel.of(pack, channel.id()).runsBefore(pack.healthy())).toList();
@@ -49,8 +49,8 @@ final class SequenceStory {
     }
 
     /** How long it is watched, seconds after the call: until the last of them is late for sure, and a little longer. */
-    static double horizon(CompiledPack pack) {
-        return seen(pack).stream().mapToDouble(channel -> first(pack, channel, pack.healthy(), true, 0).orElseThrow())
+    private static double horizon(CompiledPack pack) {
+        return perceived(pack).stream().mapToDouble(channel -> first(pack, channel, pack.healthy(), true, 0).orElseThrow())
                 .map(SequenceModel::lateAfter).max().orElse(0) + LONGER_SECONDS;
     }
 
@@ -68,7 +68,7 @@ final class SequenceStory {
         double horizon = horizon(pack);
         String what = AS_IT_SHOULD;
         double when = horizon;
-        for (UnitModel.Channel channel : seen(pack)) {
+        for (UnitModel.Channel channel : perceived(pack)) {
             double expected = first(pack, channel, pack.healthy(), true, 0).orElseThrow();
             double late = SequenceModel.lateAfter(expected);
             Optional<Double> begins = first(pack, channel, unit, true, 0);
@@ -95,8 +95,25 @@ final class SequenceStory {
         return what;
     }
 
+    /** What somebody sees who watches a unit and misses nothing: the first beginning of everything, and its end if it comes. */
+    static List<Observation> seen(CompiledPack pack, VirtualUnit unit) {
+        double horizon = horizon(pack);
+        List<Observation> seen = new ArrayList<>();
+        for (UnitModel.Channel channel : perceived(pack)) {
+            double begins = first(pack, channel, unit, true, 0).orElse(Double.POSITIVE_INFINITY);
+            if (begins > horizon) {
+                seen.add(new Observation.NotSeen(channel.id(), horizon));
+                continue;
+            }
+            seen.add(new Observation.Event(channel.id(), true, begins));
+            first(pack, channel, unit, false, begins).filter(ends -> ends < horizon)
+                    .ifPresent(ends -> seen.add(new Observation.Event(channel.id(), false, ends)));
+        }
+        return seen;
+    }
+
     /** When the channel first begins or ends after a time, seconds after the call. */
-    static Optional<Double> first(CompiledPack pack, UnitModel.Channel channel, VirtualUnit unit, boolean begins, double after) {
+    private static Optional<Double> first(CompiledPack pack, UnitModel.Channel channel, VirtualUnit unit, boolean begins, double after) {
         List<Double> edges = new ArrayList<>(SequenceModel.of(pack, channel.id()).edges(unit, begins));
         edges.removeIf(edge -> edge < after);
         return edges.stream().findFirst();

@@ -71,7 +71,7 @@ final class DiagnosisPage {
                 findings.chains().stream().map(new ChainPage(diagnosis)::view).toList(), findings.wasReset(),
                 diagnosis.contradictions().stream().map(log::what)
                 .filter(what -> !what.isEmpty()).toList(), ask ? plan(advice.proposals().get(0)) : List.of(),
-                Contradiction.of(diagnosis).stream().map(c -> contradiction(log, c)).toList(), diagnosis.unexplained(),
+                Contradiction.of(diagnosis).stream().map(c -> contradiction(log, c)).toList(), diagnosis.unexplained(), wouldExplain(),
                 SequenceModel.usual(pack).stream().map(this::expected).toList(), repairs());
     }
 
@@ -99,7 +99,11 @@ final class DiagnosisPage {
         SequenceModel times = SequenceModel.of(pack, channel.id());
         return new DiagnosisView.ExpectedView(channel.id(), channel.label(), times.edges(pack.healthy(), true),
                 times.edges(pack.healthy(), true).stream().map(SequenceModel::lateAfter).toList(),
-                times.edges(pack.healthy(), false));
+                times.edges(pack.healthy(), false), pack.seenInSequence().contains(channel));
+    }
+
+    private List<String> wouldExplain() {
+        return findings.advice().verdict().unlisted().stream().map(place -> pack.hypothesis(place).label()).toList();
     }
 
     /** Parts that may be at fault in the order of the cheapest repair, and those that were repaired. */

@@ -32,13 +32,15 @@ import org.jspecify.annotations.Nullable;
  * @param plan what the next test may show and what comes then
  * @param contradictions readings that cannot stand together
  * @param unexplained probability that nothing in the model explains what was found
+ * @param wouldExplain failures that no list of the pack names and that would explain it, likeliest first
  * @param sequence when each line of the strip is expected to begin and end, seconds after the call
  * @param repairs parts in the order of the cheapest repair, those that are worth naming
  */
 public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> suspects, Advice.Purpose purpose,
         @Nullable TestView next, List<TestView> others, VerdictView verdict, Strip strip, List<RungView> ladder,
         List<ChangeView> changes, List<ChainView> chains, boolean wasReset, List<String> repeats, List<WayView> plan,
-        List<ContradictionView> contradictions, double unexplained, List<ExpectedView> sequence, List<RepairView> repairs) {
+        List<ContradictionView> contradictions, double unexplained, List<String> wouldExplain, List<ExpectedView> sequence,
+        List<RepairView> repairs) {
 
     /** One outcome of the next test and what comes then; the leader where no further test is worth its cost. */
     public record WayView(String expected, double probability, List<String> suspects, @Nullable String next,
@@ -49,8 +51,14 @@ public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> 
     public record ContradictionView(String repeat, TestView test, String other) {
     }
 
-    /** A line of the strip in a sound unit, seconds after the call; late is when it should have been seen for sure. */
-    public record ExpectedView(String channel, String label, List<Double> begins, List<Double> lateAfter, List<Double> ends) {
+    /**
+     * A line of the strip in a sound unit, seconds after the call.
+     *
+     * @param lateAfter when it should have been seen for sure
+     * @param perceived whether a person sees or hears it without an instrument
+     */
+    public record ExpectedView(String channel, String label, List<Double> begins, List<Double> lateAfter, List<Double> ends,
+            boolean perceived) {
     }
 
     /** A part that may be repaired, and whether it was. */
@@ -128,7 +136,7 @@ public record DiagnosisView(UnitView unit, List<LogView> log, List<SuspectView> 
     }
 
     /** A test to make; temporary where it leaves a change in the unit that must come out again. */
-    public record TestView(String id, String title, String instruction, boolean reading, @Nullable String black,
+    public record TestView(String id, String title, String instruction, boolean reading, boolean sequence, @Nullable String black,
             @Nullable String red, @Nullable String gauge, @Nullable String mode, @Nullable String unit, boolean canReadOpen,
             String moment, double at, @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes,
             List<String> cautions, boolean temporary, String brief, List<String> why, List<OutcomeView> outcomes) {

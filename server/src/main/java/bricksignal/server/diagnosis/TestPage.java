@@ -40,6 +40,7 @@ final class TestPage {
         String gauge = reading != null && across == null ? reading.label() : null;
         double at = pack.momentSeconds(test.moment());
         return new DiagnosisView.TestView(test.id(), title(test), Wording.instruction(model, test), reading != null,
+                test instanceof Test.Sequence,
                 across == null ? null : across.black(), across == null ? null : across.red(), gauge,
                 mode == null ? null : Wording.mode(mode), mode == null ? null : mode.unit(),
                 mode != null && mode.canReadOpen(), model.moment(test.moment()).label(), at, afterCall(at),

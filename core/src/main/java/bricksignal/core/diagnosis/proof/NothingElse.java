@@ -24,6 +24,8 @@ final class NothingElse {
     private static final double AS_WELL = 0.05;
     private static final double TOLD_APART = 0.3;
     private static final int MOST = 3;
+    private static final double EXPLAINS = 0.1;
+    private static final double NEAR_BEST = 0.2;
 
     private final Diagnosis diagnosis;
     private final CompiledPack pack;
@@ -36,6 +38,13 @@ final class NothingElse {
     /** One item for each of the heaviest rivals that some test could still tell from the leader. */
     static List<ProofItem> items(Diagnosis diagnosis, int leader) {
         return new NothingElse(diagnosis).rivals(leader);
+    }
+
+    /** The unlisted failures that explain the log best, as places; none where the best explains no more than the list does. */
+    static List<Integer> wouldExplain(Diagnosis diagnosis) {
+        double best = diagnosis.unlisted().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+        return diagnosis.unlisted().entrySet().stream().filter(entry -> best > EXPLAINS && entry.getValue() >= NEAR_BEST * best)
+                .limit(MOST).map(Map.Entry::getKey).toList();
     }
 
     private List<ProofItem> rivals(int leader) {

@@ -62,7 +62,8 @@ public final class ProofGate {
         double enough = pack.hypothesis(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
                 : proven ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
-        return new Verdict(status, group, probability, items, untested(leader));
+        List<Integer> unlisted = status == Verdict.Status.UNEXPLAINED ? NothingElse.wouldExplain(diagnosis) : List.of();
+        return new Verdict(status, group, probability, items, untested(leader), unlisted);
     }
 
     /** That the parts of the leader, or of those that no test tells from it, are bad, alone or with another. */

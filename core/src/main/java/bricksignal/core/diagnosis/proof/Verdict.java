@@ -10,9 +10,10 @@ import java.util.List;
  * @param probability that the parts of the group are bad, alone or with another
  * @param items what proof needs
  * @param untested parts that never got power in this fault, so nobody knows whether they are sound, by id
+ * @param unlisted where nothing listed explains what was found, failures that would although no list names them, as places
  */
 public record Verdict(Status status, List<Integer> group, double probability, List<ProofItem> items,
-        List<String> untested) {
+        List<String> untested, List<Integer> unlisted) {
 
     /** How far a verdict is proven. */
     public enum Status {
@@ -30,6 +31,7 @@ public record Verdict(Status status, List<Integer> group, double probability, Li
         group = List.copyOf(group);
         items = List.copyOf(items);
         untested = List.copyOf(untested);
+        unlisted = List.copyOf(unlisted);
     }
 
     /** The leading hypothesis, as a place in the pack's list. */
