@@ -27,18 +27,19 @@ const shown = computed(() => {
 })
 const down = computed(() => taps.value.find((t) => t.until === null)?.mark)
 
-function press(mark: string) {
-  release()
-  if (taps.value.length <= MOST) taps.value = [...taps.value, { at: performance.now() / 1000, until: null, mark }]
+/** Times are those of the touch itself: a slow telephone handles it late. */
+function press(mark: string, event: Event) {
+  release(event)
+  if (taps.value.length <= MOST) taps.value = [...taps.value, { at: event.timeStamp / 1000, until: null, mark }]
 }
-function release() {
-  const at = performance.now() / 1000
+function release(event: Event) {
+  const at = event.timeStamp / 1000
   if (taps.value.some((t) => t.until === null))
     taps.value = taps.value.map((t) => (t.until === null ? { ...t, until: at } : t))
 }
 
-async function read() {
-  release()
+async function read(event: Event) {
+  release(event)
   const start = taps.value[0]?.at ?? 0
   const round = (t: number) => Math.round(t * 1000) / 1000
   const entry = {
@@ -62,12 +63,12 @@ onKeyStroke(true, (event) => {
   const mark = keyed(event)
   if (mark === undefined || event.ctrlKey || event.metaKey) return
   event.preventDefault()
-  if (!event.repeat) press(mark)
+  if (!event.repeat) press(mark, event)
 })
 onKeyStroke(
   true,
   (event) => {
-    if (keyed(event) !== undefined) release()
+    if (keyed(event) !== undefined) release(event)
   },
   { eventName: 'keyup' },
 )
@@ -89,7 +90,7 @@ onKeyStroke(
         :class="{ lit: down === mark }"
         :data-pad="mark || 'lamp'"
         :data-test="i === 0 ? 'tap' : `tap-${i + 1}`"
-        @pointerdown.prevent="press(mark)"
+        @pointerdown.prevent="press(mark, $event)"
         @pointerup="release"
         @pointerleave="release"
         @contextmenu.prevent

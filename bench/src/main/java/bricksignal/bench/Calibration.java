@@ -1,13 +1,17 @@
 package bricksignal.bench;
 
+import bricksignal.core.diagnosis.proof.ProofGate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 
-/** Whether verdicts are right as often as they say: among those given about p, the share that was right. */
+/**
+ * Whether verdicts are right as often as they say: among those given about p, the share that was right. Below {@link
+ * ProofGate#ENOUGH} no verdict is given; what was likeliest then is shown beside it.
+ */
 final class Calibration {
 
-    private static final double[] FROM = {0, 0.8, 0.97, 0.99};
-    private static final double[] TO = {0.8, 0.97, 0.99, 1.0000001};
+    private static final double[] FROM = {0, 0.8, ProofGate.ENOUGH, 0.99};
+    private static final double[] TO = {0.8, ProofGate.ENOUGH, 0.99, 1.0000001};
 
     private final double[] weight = new double[FROM.length];
     private final double[] said = new double[FROM.length];
@@ -39,8 +43,8 @@ final class Calibration {
     void print() {
         for (int i = 0; i < FROM.length; i++) {
             if (runs[i] > 0) {
-                System.out.printf("calibration %.2f to %.2f: %5d verdicts (%.1f %% by weight), said %.3f, right %.3f%n", FROM[i],
-                        Math.min(1, TO[i]), runs[i], 100 * weight[i] / total(), said[i] / weight[i], right[i] / weight[i]);
+                System.out.printf("calibration %.2f to %.2f: %5d %s (%.1f %% by weight), said %.3f, right %.3f%n", FROM[i],
+                        Math.min(1, TO[i]), runs[i], FROM[i] < ProofGate.ENOUGH ? "left undecided" : "verdicts", 100 * weight[i] / total(), said[i] / weight[i], right[i] / weight[i]);
             }
         }
     }

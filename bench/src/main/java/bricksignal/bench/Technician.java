@@ -157,6 +157,11 @@ final class Technician {
                 return h;
             }
         }
+        for (int place : pack.unlistedPlaces()) {
+            if (pack.hypothesis(place).id().equals(id)) {
+                return place;
+            }
+        }
         return pack.pairPlace(place(truth.faults().get(0).id()), place(truth.faults().get(1).id()));
     }
 

@@ -109,7 +109,16 @@ final class Browser implements AutoCloseable {
     }
 
     void waitFor(java.util.function.BooleanSupplier condition) {
-        new WebDriverWait(driver, Duration.ofSeconds(20)).until(d -> condition.getAsBoolean());
+        new WebDriverWait(driver, Duration.ofSeconds(20)).ignoring(StaleElementReferenceException.class)
+                .until(d -> condition.getAsBoolean());
+    }
+
+    /** Turns the clock of the call, as if it had been placed so many seconds ago. */
+    void clockAt(double seconds) {
+        driver.executeScript("for (const key of Object.keys(localStorage)) if (key.startsWith('brick-call-')) { "
+                + "localStorage.setItem(key, String(Date.now() - 1000 * arguments[0])); "
+                + "window.dispatchEvent(new StorageEvent('storage', { key, newValue: localStorage.getItem(key), "
+                + "storageArea: localStorage })) }", seconds);
     }
 
     int logSize() {

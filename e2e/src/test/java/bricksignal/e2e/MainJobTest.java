@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.Wording;
+import bricksignal.core.unit.Test.Sequence;
 import bricksignal.packs.PackLibrary;
 import bricksignal.server.Cluster;
 import bricksignal.server.RunningServer;
@@ -41,13 +43,16 @@ class MainJobTest {
 
     /** What the meter would show on a unit with this fault, as typed; yes or no for a check. */
     private static String truth(String fault, String test) {
-        int place = PACK.hypotheses().stream().map(Hypothesis::id).toList().indexOf(fault);
-        Prediction predicted = PACK.predictions(PACK.test(test)).get(place);
+        Prediction predicted = PACK.prediction(PACK.test(test), place(fault));
         if (predicted instanceof Prediction.Chance chance) {
             return chance.yes() >= 0.5 ? "yes" : "no";
         }
         double mean = ((Prediction.Number) predicted).mean();
         return Double.isInfinite(mean) ? "OL" : Wording.number(mean);
+    }
+
+    private static int place(String fault) {
+        return PACK.hypotheses().stream().map(Hypothesis::id).toList().indexOf(fault);
     }
 
     @ParameterizedTest
@@ -101,7 +106,12 @@ class MainJobTest {
 
     private static void testIsMade(Browser browser, String fault, int width) {
         int before = browser.logSize();
-        String answer = truth(fault, browser.see("[data-test=next]").getDomAttribute("data-id"));
+        String test = String.valueOf(browser.see("[data-test=next]").getDomAttribute("data-id"));
+        if (PACK.test(test) instanceof Sequence) {
+            sequenceIsWatched(browser, fault);
+            return;
+        }
+        String answer = truth(fault, test);
         if (answer.equals("yes") || answer.equals("no")) {
             browser.press("[data-test=" + answer + "]");
         } else if (width > 600) {
@@ -114,6 +124,24 @@ class MainJobTest {
             browser.press("[data-test=take]");
         }
         browser.waitFor(() -> browser.logSize() > before);
+    }
+
+    /** What is seen is tapped when it comes, by a clock that the test turns forward. */
+    private static void sequenceIsWatched(Browser browser, String fault) {
+        browser.press("[data-test=watch]");
+        double last = 0;
+        for (Observation seen : PACK.seenOf(PACK.hypothesis(place(fault)).unit())) {
+            if (seen instanceof Observation.Event event) {
+                browser.clockAt(event.afterCall());
+                browser.press("[data-test=event-" + event.channel() + "]");
+                browser.waitFor(() -> browser.textNow("[data-test=event-" + event.channel() + "]")
+                        .contains(event.begins() ? "ends" : "begins"));
+            }
+            last = seen instanceof Observation.NotSeen waited ? waited.until() : last;
+        }
+        browser.clockAt(last);
+        browser.press("[data-test=watched]");
+        browser.waitFor(() -> !browser.shows("[data-test=sequence-taps]"));
     }
 
     private static void pageIsPrinted(Browser browser, String fault) {

@@ -9,6 +9,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -51,7 +52,10 @@ final class F1 {
 
     /** A diagnosis from the lamp alone. */
     static Diagnosis lamp(String pattern) {
-        return Diagnosis.of(PACK, List.of(new Observation.Lamp("board", Map.of(LampPattern.parse(pattern), 1.0), false)));
+        Map<LampPattern, Double> weights = new LinkedHashMap<>();
+        PACK.model().chart("board").patterns().forEach(other -> weights.put(other, 0.0));
+        weights.put(LampPattern.parse(pattern), 1.0);
+        return Diagnosis.of(PACK, List.of(new Observation.Lamp("board", weights, false)));
     }
 
     static Observation reading(String test, double value) {

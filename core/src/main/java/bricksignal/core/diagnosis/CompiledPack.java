@@ -52,6 +52,7 @@ public final class CompiledPack {
     private final Map<Test, Map<Integer, Prediction>> pairPredictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Map<Integer, Behaviour> behaviours = new ConcurrentHashMap<>();
+    private final Map<String, SequenceModel> sequences = new ConcurrentHashMap<>();
     private @Nullable List<Hypothesis> unlisted;
 
     private CompiledPack(UnitModel model, ErrorModel errors) {
@@ -163,6 +164,16 @@ public final class CompiledPack {
             throw new IllegalArgumentException("this unit has no test '" + id + "'");
         }
         return test;
+    }
+
+    /** When a channel of the strip begins and ends; kept, because every tap asks for it. */
+    SequenceModel sequence(String channel) {
+        SequenceModel known = sequences.get(channel);
+        if (known == null) {
+            known = SequenceModel.made(this, channel);
+            sequences.put(channel, known);
+        }
+        return known;
     }
 
     /** What can be seen or heard to begin when the sequence is watched. */

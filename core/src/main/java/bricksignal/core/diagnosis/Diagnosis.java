@@ -26,6 +26,7 @@ public final class Diagnosis {
     private final CompiledPack pack;
     private final Likelihoods likelihoods;
     private final List<Observation> observations;
+    private final List<List<Observation>> together = new ArrayList<>();
     private final List<Set<String>> repairedBefore = new ArrayList<>();
     private final List<Boolean> failingBefore = new ArrayList<>();
     private boolean failing;
@@ -45,6 +46,9 @@ public final class Diagnosis {
         this.likelihoods = Likelihoods.of(pack);
         Likelihoods loose = Likelihoods.loose(pack);
         this.observations = List.copyOf(observations);
+        for (int i = 0; i < this.observations.size(); i++) {
+            together.add(Likelihoods.together(this.observations, i));
+        }
         for (Observation observation : this.observations) {
             repairedBefore.add(Set.copyOf(repaired));
             failingBefore.add(failing);
@@ -238,7 +242,7 @@ public final class Diagnosis {
     private double log(int place, double logPrior) {
         double log = logPrior;
         for (int i = 0; i < observations.size(); i++) {
-            log += likelihoods.log(observations, i, then(place, i));
+            log += likelihoods.log(together.get(i), then(place, i));
         }
         return log;
     }
@@ -247,7 +251,7 @@ public final class Diagnosis {
     private double[] singleLogs(Likelihoods by, int index) {
         double[] logs = new double[pack.hypotheses().size()];
         for (int h = 0; h < logs.length; h++) {
-            logs[h] = by.log(observations, index, then(h, index));
+            logs[h] = by.log(together.get(index), then(h, index));
         }
         return logs;
     }

@@ -55,24 +55,20 @@ final class Likelihoods {
         return 1;
     }
 
-    /** Logarithm of the likelihood of the observation at an index, given those before it: one watched run belongs together. */
-    double log(List<Observation> observations, int index, int place) {
-        if (!observations.get(index).ofTheSequence()) {
-            return Math.log(of(observations.get(index), place));
-        }
-        int from = watchedFrom(observations, index);
-        return Math.log(SequenceModel.likelihood(pack, observations.subList(from, index + 1), place))
-                - Math.log(SequenceModel.likelihood(pack, observations.subList(from, index), place));
+    /** Logarithm of the likelihood of the last of some observations that belong together, given the others. */
+    double log(List<Observation> together, int place) {
+        Observation last = together.get(together.size() - 1);
+        return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, place) : of(last, place));
     }
 
-    /** Where the run began in which that was seen: nothing else was done since, and nothing was seen twice. */
-    private static int watchedFrom(List<Observation> observations, int index) {
+    /** The observations up to an index that belong together: one run watched, in which nothing is seen twice; else one alone. */
+    static List<Observation> together(List<Observation> observations, int index) {
         Set<String> edges = new HashSet<>();
         int from = index + 1;
         while (from > 0 && observations.get(from - 1).ofTheSequence() && edges.add(edge(observations.get(from - 1)))) {
             from--;
         }
-        return from;
+        return observations.subList(Math.min(from, index), index + 1);
     }
 
     private static String edge(Observation seen) {

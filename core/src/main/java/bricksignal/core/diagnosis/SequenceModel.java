@@ -6,6 +6,8 @@ import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * When a channel of the strip begins and ends after the call, under each hypothesis. What a person sees and taps is late by a
@@ -23,6 +25,8 @@ public final class SequenceModel {
     private final UnitModel.Channel channel;
     private final double call;
     private final double window;
+    private final Map<VirtualUnit, List<Double>> begin = new ConcurrentHashMap<>();
+    private final Map<VirtualUnit, List<Double>> end = new ConcurrentHashMap<>();
 
     private SequenceModel(CompiledPack pack, UnitModel.Channel channel) {
         this.pack = pack;
@@ -37,6 +41,10 @@ public final class SequenceModel {
      * @throws IllegalArgumentException if the unit has no such channel
      */
     public static SequenceModel of(CompiledPack pack, String channel) {
+        return pack.sequence(channel);
+    }
+
+    static SequenceModel made(CompiledPack pack, String channel) {
         return new SequenceModel(pack, pack.model().channels().stream().filter(c -> c.id().equals(channel)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("this unit has nothing called '" + channel + "' in its "
                         + "sequence; it has " + pack.model().channels().stream().map(UnitModel.Channel::id).toList())));
@@ -59,6 +67,10 @@ public final class SequenceModel {
 
     /** Seconds after the call at which the channel begins (or ends) in a unit; what runs already begins at 0. */
     public List<Double> edges(VirtualUnit unit, boolean begins) {
+        return (begins ? begin : end).computeIfAbsent(unit, run -> List.copyOf(found(run, begins)));
+    }
+
+    private List<Double> found(VirtualUnit unit, boolean begins) {
         Expr when = channel.when();
         List<Double> edges = new ArrayList<>();
         if (begins && runsBefore(unit)) {
@@ -81,15 +93,22 @@ public final class SequenceModel {
     }
 
     /**
-     * Likelihood of what was seen in one watched run, under the hypothesis at a place. A fault that comes and goes was there for
-     * the whole of it or not at all.
+     * Likelihood of the last thing seen in one watched run given what was seen of it before, under the hypothesis at a place. A
+     * fault that comes and goes was there for the whole of the run or not at all.
      *
-     * @param seen events, and what did not come
+     * @param seen events, and what did not come; at least one
      */
     static double likelihood(CompiledPack pack, List<Observation> seen, int place) {
         Hypothesis h = pack.hypothesis(place);
-        double present = likelihood(pack, seen, h.unit());
-        return h.comesAndGoes() ? h.duty() * present + (1 - h.duty()) * likelihood(pack, seen, pack.healthy()) : present;
+        List<Observation> before = seen.subList(0, seen.size() - 1);
+        List<Observation> last = seen.subList(seen.size() - 1, seen.size());
+        double lastPresent = likelihood(pack, last, h.unit());
+        if (!h.comesAndGoes()) {
+            return lastPresent;
+        }
+        double present = h.duty() * likelihood(pack, before, h.unit());
+        double absent = (1 - h.duty()) * likelihood(pack, before, pack.healthy());
+        return (present * lastPresent + absent * likelihood(pack, last, pack.healthy())) / (present + absent);
     }
 
     private static double likelihood(CompiledPack pack, List<Observation> seen, VirtualUnit unit) {

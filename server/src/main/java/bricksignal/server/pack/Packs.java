@@ -67,6 +67,9 @@ public class Packs {
         if (known == null) {
             known = compile.get();
             ready.put(key, known);
+            if (warm) {
+                beside(known.pack()::unlistedPlaces);
+            }
         }
         return known;
     }
@@ -75,10 +78,15 @@ public class Packs {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warm) {
-            Thread compiling = new Thread(() -> library.models().forEach(model -> ready(model.id())), "packs");
-            compiling.setDaemon(true);
-            compiling.start();
+            beside(() -> library.models().forEach(model -> ready(model.id())));
         }
+    }
+
+    /** What a pack finds out only when first asked, found out before anybody asks. */
+    private static void beside(Runnable work) {
+        Thread thread = new Thread(work, "packs");
+        thread.setDaemon(true);
+        thread.start();
     }
 
     public List<UnitModel> models() {

@@ -9,6 +9,7 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -17,11 +18,12 @@ import java.util.Set;
 /**
  * The list of faults of a pack is never complete. Before a part is condemned, no other failure that the physics of the unit
  * allows may explain the log as well as the fault of that part does, where a test can tell the two apart. How probable the other
- * is beforehand does not count here: nobody knows.
+ * is beforehand does not count here: nobody knows. Before a board is condemned the same is asked of the listed faults.
  */
 final class NothingElse {
 
     private static final double AS_WELL = 0.05;
+    private static final double AS_WELL_AS_A_BOARD = 0.002;
     private static final double TOLD_APART = 0.3;
     private static final int MOST = 3;
     private static final double EXPLAINS = 0.1;
@@ -49,14 +51,13 @@ final class NothingElse {
 
     private List<ProofItem> rivals(int leader) {
         Hypothesis named = pack.hypothesis(leader);
-        double fit = diagnosis.belief(leader) / named.prior();
+        double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL) * diagnosis.belief(leader) / named.prior();
         Set<String> own = touchedBy(named.parts());
         List<ProofItem> items = new ArrayList<>();
-        for (Map.Entry<Integer, Double> other : diagnosis.unlisted().entrySet()) {
+        for (Map.Entry<Integer, Double> other : fits(named.blamesBoard()).entrySet()) {
             Hypothesis rival = pack.hypothesis(other.getKey());
-            boolean asWell = other.getValue() / rival.prior() > AS_WELL * fit;
             boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
-            if (asWell && elsewhere && items.size() < MOST) {
+            if (other.getValue() > asWell && elsewhere && items.size() < MOST) {
                 List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !changesParts(test)
                         && pack.outcomes(test).common(leader, other.getKey()) < TOLD_APART);
                 if (!tests.isEmpty()) {
@@ -65,6 +66,22 @@ final class NothingElse {
             }
         }
         return items;
+    }
+
+    /**
+     * How well others explain the log, whatever their prior, best first: the unlisted failures, and before a board is condemned
+     * the listed faults too.
+     */
+    private Map<Integer, Double> fits(boolean board) {
+        Map<Integer, Double> fits = new LinkedHashMap<>();
+        diagnosis.unlisted().forEach((place, odds) -> fits.put(place, odds / pack.hypothesis(place).prior()));
+        for (int place = 0; board && place < pack.faults(); place++) {
+            fits.put(place, diagnosis.belief(place) / pack.hypothesis(place).prior());
+        }
+        Map<Integer, Double> best = new LinkedHashMap<>();
+        fits.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
+                .forEach(entry -> best.put(entry.getKey(), entry.getValue()));
+        return best;
     }
 
     private static boolean changesParts(Test test) {
