@@ -25,6 +25,7 @@ final class Browser implements AutoCloseable {
     private final Path profile;
     private final ChromeDriver driver;
     private final String url;
+    private int pressed;
 
     Browser(String url, int width, int height) {
         this(url, width, height, null);
@@ -90,6 +91,12 @@ final class Browser implements AutoCloseable {
                 .until(ExpectedConditions.elementToBeClickable(By.cssSelector(css)));
         driver.executeScript("arguments[0].scrollIntoView({block:'center',inline:'nearest',behavior:'instant'})", see(css));
         see(css).click();
+        pressed++;
+    }
+
+    /** How often something was pressed. */
+    int pressed() {
+        return pressed;
     }
 
     boolean shows(String css) {

@@ -31,6 +31,9 @@ class MainJobTest {
     private static final CompiledPack PACK = CompiledPack.of(PackLibrary.load().model("f1-furnace"),
             ErrorModel.defaults());
 
+    /** Readings on the laptop are typed, not pressed: more than any of these visits takes. */
+    private static final int MOST_TYPED = 10;
+
     private final RunningServer.Instance server;
 
     MainJobTest(RunningServer.Instance server) {
@@ -76,6 +79,8 @@ class MainJobTest {
             assertThat(browser.text("[data-test=verdict]"))
                     .isEqualTo(PACK.model().fault(fault).label());
             assertThat(browser.text("[data-test=status]")).isEqualTo("Proven");
+            assertThat(interactionSeconds(browser.pressed(), Integer.parseInt(pattern.substring(0, 1))))
+                    .as("seconds of interaction from the job to the verdict").isLessThan(180);
             browser.see("#decided").sendKeys("Part replaced, three cycles watched.");
             browser.press("[data-test=close]");
             pageIsPrinted(browser, fault);
@@ -83,6 +88,15 @@ class MainJobTest {
             assertThat(browser.see(".banner").getText()).contains("closed");
             assertThat(browser.shows("[data-test=take]")).isFalse();
         }
+    }
+
+    /**
+     * How long somebody is busy with the program: for each press a thought of 1.35 s, a pointing of 1.1 s and a stroke of 0.2 s
+     * (Card, Moran and Newell, The keystroke-level model, 1980), readings typed by keyboard at 2.65 s as well, and two rounds of
+     * the lamp tapped. Waiting for the unit is not counted.
+     */
+    private static double interactionSeconds(int presses, int flashes) {
+        return (1.35 + 1.1 + 0.2) * (presses + MOST_TYPED) + 2 * (0.5 * (flashes - 1) + 2);
     }
 
     /** Two rounds at the pace of the lamp: by space bar on the laptop, by thumb on the phone. */

@@ -57,6 +57,7 @@ public final class Screenshots {
                     phone.logIn("ines");
                     phone.go("/visits/" + ferry + "/work");
                     take(phone, "[data-test=next]", "work-phone");
+                    sequence(phone, ines);
                 }
                 ines.add(ferry, entry("READING", "test", "v.ps-com.purge", "reading", "27.1"));
                 ines.add(ferry, entry("READING", "test", "v.ps-no.purge", "reading", "0.1"));
@@ -73,6 +74,22 @@ public final class Screenshots {
             }
         }
         System.exit(0);
+    }
+
+    /** A minute after the call: the blower should have come. */
+    private static void sequence(Browser phone, Client ines) throws IOException, InterruptedException {
+        String visit = ines.job("f1-furnace", "Blows cold, then nothing.");
+        ines.add(visit, entry("PATTERN", "pattern", "heartbeat"));
+        phone.go("/visits/" + visit + "/work");
+        phone.press("[data-test=watch]");
+        for (String seen : new String[] {"2 inducer", "21 igniter", "26 gas", "27 flame"}) {
+            String channel = seen.substring(seen.indexOf(' ') + 1);
+            phone.clockAt(Double.parseDouble(seen.substring(0, seen.indexOf(' '))));
+            phone.press("[data-test=event-" + channel + "]");
+            phone.waitFor(() -> phone.textNow("[data-test=event-" + channel + "]").contains("ends"));
+        }
+        phone.clockAt(75);
+        take(phone, "[data-test=watched]", "sequence-phone");
     }
 
     private static void board(Client ines) {

@@ -100,7 +100,7 @@ final class UnlistedFailures {
             }
             for (double share : value == 0 ? new double[] {1} : new double[] {0, WEAK}) {
                 double failed = value == 0 ? share : share * value;
-                add(name.replace('-', ' ') + " " + Wording.number(failed) + " instead of " + Wording.number(value),
+                add(name.replace('-', ' ') + " at " + Wording.number(failed) + " where a sound unit has " + Wording.number(value),
                         new Effect.OnParameter(name, failed));
             }
         });

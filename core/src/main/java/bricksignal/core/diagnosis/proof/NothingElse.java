@@ -23,7 +23,8 @@ import java.util.Set;
 final class NothingElse {
 
     private static final double AS_WELL = 0.05;
-    private static final double AS_WELL_AS_A_BOARD = 0.002;
+    /** Less than what one misread lamp or reading costs a hypothesis: no single misread condemns a board. */
+    private static final double AS_WELL_AS_A_BOARD = 0.001;
     private static final double TOLD_APART = 0.3;
     private static final int MOST = 3;
     private static final double EXPLAINS = 0.1;
