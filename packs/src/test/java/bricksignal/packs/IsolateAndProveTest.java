@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Contradiction;
@@ -18,7 +16,6 @@ import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test.Check;
 import bricksignal.core.unit.Test.Reading;
@@ -30,7 +27,6 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Faults that come and go, two at once, repairs on the way, what nothing explains, and what the plan shows. */
@@ -148,106 +144,6 @@ class IsolateAndProveTest {
             d = d.and(F1.exact(fault, PACK.test(test)));
         }
         assertThat(d.unexplained()).isLessThan(0.05);
-    }
-
-    /** A pack that does not list the fault: what the wiring allows stands in for it, and no listed part is condemned. */
-    @ParameterizedTest
-    @ValueSource(strings = {"pin-gas", "pin-blower", "transformer-open", "limit-failed", "thermostat-bad", "fuse-open"})
-    void faultThatNobodyListedIsNotBlamedOnSomethingElse(String fault) {
-        CompiledPack without = without(fault);
-        Planner planner = Planner.of(without, Policy.defaults());
-        Diagnosis d = Diagnosis.of(without, F1.lamps(fault).observations());
-        Setup standing = Setup.AS_IT_IS;
-        Advice advice = Advice.of(d, planner, standing);
-        for (int i = 0; i < 40 && !advice.done() && d.unexplained() <= ProofGate.UNEXPLAINED; i++) {
-            var test = advice.proposals().get(0).test();
-            standing = TestCost.after(test);
-            d = d.and(F1.exact(fault, test));
-            advice = Advice.of(d, planner, standing);
-        }
-        Verdict verdict = ProofGate.verdict(d);
-        assertThat(verdict.status()).isEqualTo(Verdict.Status.UNEXPLAINED);
-        var effects = PACK.model().fault(fault).effects();
-        assertThat(verdict.unlisted()).as("%s among %s", fault, verdict.unlisted().stream()
-                .map(h -> without.hypothesis(h).label()).toList())
-                .anyMatch(h -> without.hypothesis(h).fault().effects().equals(effects));
-    }
-
-    private static CompiledPack without(String fault) {
-        return CompiledPack.of(PACK.model().withFaults(PACK.model().faults().stream().filter(f -> !f.id().equals(fault)).toList()),
-                ErrorModel.defaults());
-    }
-
-    @ParameterizedTest
-    @MethodSource("bricksignal.packs.FamiliesTest#packs")
-    void everyUnlistedFailureDoesSomethingAndNoneIsListed(String id) {
-        CompiledPack pack = Compiled.of(id).pack();
-        assertThat(pack.unlistedPlaces()).hasSizeGreaterThan(10);
-        for (int place : pack.unlistedPlaces()) {
-            assertThat(pack.fails(place)).as(pack.hypothesis(place).label()).isTrue();
-            assertThat(pack.model().faults()).noneMatch(f -> f.effects().equals(pack.hypothesis(place).fault().effects()));
-            assertThat(pack.hypothesis(place).prior()).isLessThan(0.002);
-        }
-    }
-
-    @Test
-    void rivalThatExplainsAsMuchMustBeRuledOutBeforeAPartIsProven() {
-        Diagnosis d = Diagnosis.of(without("pin-inducer"), F1.lamps("inducer-seized").observations());
-        for (String test : new String[] {"v.IND.purge", "draft-gauge", "ohms-inducer"}) {
-            d = d.and(F1.exact("pin-inducer", PACK.test(test)));
-        }
-        Verdict verdict = ProofGate.verdict(d);
-        assertThat(d.hypothesis(verdict.leader()).id()).isEqualTo("inducer-seized");
-        assertThat(verdict.status()).isNotEqualTo(Verdict.Status.PROVEN);
-        assertThat(verdict.items()).anyMatch(item -> item.what().startsWith("Not something else instead") && !item.proven()
-                && !item.tests().isEmpty());
-    }
-
-    // --- a watched sequence -----------------------------------------------------------------------------------------------------
-
-    @Test
-    void sequenceIsProposedWhileTheRunIsOpenAndNotAgainOnceItWasWatched() {
-        Diagnosis d = Diagnosis.of(PACK, List.of());
-        var sequence = PACK.test("watch.sequence");
-        Planner planner = Planner.of(PACK, Policy.defaults());
-        assertThat(planner.proposals(d, Setup.AS_IT_IS)).anyMatch(p -> p.test().equals(sequence) && p.bits() > 1);
-        Diagnosis watched = d.and(F1.exact("igniter-open", sequence));
-        assertThat(watched.answered(sequence)).isTrue();
-        assertThat(planner.proposals(watched, Setup.AS_IT_IS)).noneMatch(p -> p.test().equals(sequence));
-        assertThat(watched.answered(sequence)).isTrue();
-        assertThat(watched.and(new Observation.Repaired("igniter")).answered(sequence)).isFalse();
-    }
-
-    @ParameterizedTest
-    @CsvSource({"igniter-open, igniter does not come", "rod-coated, gas valve stops again", "nothing-now, everything in time",
-        "board-blower-welded, blower runs before the call", "capacitor-open, blower does not come"})
-    void storyOfAWatchedRunIsTheFirstThingThatIsNotAsItShouldBe(String fault, String story) {
-        var prediction = (Prediction.Choice) PACK.prediction(PACK.test("watch.sequence"), F1.place(fault));
-        assertThat(prediction.likeliest()).isEqualTo(story);
-    }
-
-    /** In one run a fault that comes and goes is there or not: a good run tells as much against it as its duty, not more. */
-    @Test
-    void goodRunTellsAgainstAnIntermittentOnlyOnce() {
-        Diagnosis before = Diagnosis.of(PACK, List.of());
-        Diagnosis after = before.and(F1.exact("nothing-now", PACK.test("watch.sequence")));
-        int loose = PACK.hypotheses().stream().map(h -> h.id()).toList().indexOf("pin-igniter.now-and-then");
-        double odds = after.belief(loose) / after.belief(PACK.sound()) / (before.belief(loose) / before.belief(PACK.sound()));
-        double duty = PACK.hypothesis(loose).duty();
-        assertThat(odds).isCloseTo(1 - duty, within(0.02));
-    }
-
-    // --- switches ---------------------------------------------------------------------------------------------------------------
-
-    @ParameterizedTest
-    @CsvSource({"f1-furnace, delay-long, set.off-delay", "f3-vehicle, purge-long, set.purge", "f9-airhandler, air-low, set.air",
-        "f12-minisplit, fan-slow, set.fan-speed", "f14-rooftop, delay-long, set.fan-delay"})
-    void switchThatIsSetWrongIsSeenAtTheSwitch(String id, String fault, String test) {
-        Compiled unit = Compiled.of(id);
-        Diagnosis before = Diagnosis.of(unit.pack(), List.of());
-        Diagnosis d = before.and(unit.exact(fault, unit.pack().test(test)));
-        assertThat(d.belief(unit.place(fault))).isGreaterThan(10 * before.belief(unit.place(fault)));
-        assertThat(unit.pack().model().fault(fault).kind()).isEqualTo(Fault.Kind.SET_WRONG);
     }
 
     // --- contradictions ---------------------------------------------------------------------------------------------------------

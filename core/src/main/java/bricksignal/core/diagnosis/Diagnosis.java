@@ -26,7 +26,7 @@ public final class Diagnosis {
     private final CompiledPack pack;
     private final Likelihoods likelihoods;
     private final List<Observation> observations;
-    private final List<List<Observation>> together = new ArrayList<>();
+    private final List<List<Observation>> together;
     private final List<Set<String>> repairedBefore = new ArrayList<>();
     private final List<Boolean> failingBefore = new ArrayList<>();
     private boolean failing;
@@ -46,9 +46,7 @@ public final class Diagnosis {
         this.likelihoods = Likelihoods.of(pack);
         Likelihoods loose = Likelihoods.loose(pack);
         this.observations = List.copyOf(observations);
-        for (int i = 0; i < this.observations.size(); i++) {
-            together.add(Likelihoods.together(this.observations, i));
-        }
+        this.together = Likelihoods.together(this.observations);
         for (Observation observation : this.observations) {
             repairedBefore.add(Set.copyOf(repaired));
             failingBefore.add(failing);

@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -61,14 +62,27 @@ final class Likelihoods {
         return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, place) : of(last, place));
     }
 
-    /** The observations up to an index that belong together: one run watched, in which nothing is seen twice; else one alone. */
-    static List<Observation> together(List<Observation> observations, int index) {
+    /**
+     * For each observation those up to it that belong together: what was seen of one watched run, or else it alone. Something seen
+     * a second time is of another run.
+     */
+    static List<List<Observation>> together(List<Observation> observations) {
+        List<List<Observation>> together = new ArrayList<>();
         Set<String> edges = new HashSet<>();
-        int from = index + 1;
-        while (from > 0 && observations.get(from - 1).ofTheSequence() && edges.add(edge(observations.get(from - 1)))) {
-            from--;
+        int from = 0;
+        for (int i = 0; i < observations.size(); i++) {
+            boolean goesOn = observations.get(i).ofTheSequence() && edges.add(edge(observations.get(i)));
+            if (!goesOn) {
+                edges.clear();
+                from = i;
+                if (observations.get(i).ofTheSequence()) {
+                    edges.add(edge(observations.get(i)));
+                }
+            }
+            from = edges.size() == 1 ? i : from;
+            together.add(observations.subList(from, i + 1));
         }
-        return observations.subList(Math.min(from, index), index + 1);
+        return together;
     }
 
     private static String edge(Observation seen) {

@@ -1,0 +1,193 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.data.Percentage.withPercentage;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Setup;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Failures that no list names but the wiring and the physics allow: found out, and in the way of a hasty proof. */
+class BeyondTheListTest {
+
+    private static final Compiled F1 = Compiled.of("f1-furnace");
+    private static final CompiledPack PACK = F1.pack();
+
+    /** A pack that does not list the fault: what the wiring allows stands in for it, and no listed part is condemned. */
+    @ParameterizedTest
+    @ValueSource(strings = {"pin-gas", "pin-blower", "transformer-open", "limit-failed", "thermostat-bad", "fuse-open"})
+    void faultThatNobodyListedIsNotBlamedOnSomethingElse(String fault) {
+        CompiledPack without = without(fault);
+        Planner planner = Planner.of(without, Policy.defaults());
+        Diagnosis d = Diagnosis.of(without, F1.lamps(fault).observations());
+        Setup standing = Setup.AS_IT_IS;
+        Advice advice = Advice.of(d, planner, standing);
+        for (int i = 0; i < 40 && !advice.done() && d.unexplained() <= ProofGate.UNEXPLAINED; i++) {
+            var test = advice.proposals().get(0).test();
+            standing = TestCost.after(test);
+            d = d.and(F1.exact(fault, test));
+            advice = Advice.of(d, planner, standing);
+        }
+        Verdict verdict = ProofGate.verdict(d);
+        assertThat(verdict.status()).isEqualTo(Verdict.Status.UNEXPLAINED);
+        var effects = PACK.model().fault(fault).effects();
+        assertThat(verdict.unlisted()).as("%s among %s", fault, verdict.unlisted().stream()
+                .map(h -> without.hypothesis(h).label()).toList())
+                .anyMatch(h -> without.hypothesis(h).fault().effects().equals(effects));
+    }
+
+    private static CompiledPack without(String fault) {
+        return CompiledPack.of(PACK.model().withFaults(PACK.model().faults().stream().filter(f -> !f.id().equals(fault)).toList()),
+                ErrorModel.defaults());
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void everyUnlistedFailureDoesSomethingAndNoneIsListed(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        assertThat(pack.unlistedPlaces()).hasSizeGreaterThan(10);
+        for (int place : pack.unlistedPlaces()) {
+            assertThat(pack.fails(place)).as(pack.hypothesis(place).label()).isTrue();
+            assertThat(pack.model().faults()).noneMatch(f -> f.effects().equals(pack.hypothesis(place).fault().effects()));
+            assertThat(pack.hypothesis(place).prior()).isLessThan(0.002);
+        }
+    }
+
+    @Test
+    void rivalThatExplainsAsMuchMustBeRuledOutBeforeAPartIsProven() {
+        Diagnosis d = Diagnosis.of(without("pin-inducer"), F1.lamps("inducer-seized").observations());
+        for (String test : new String[] {"v.IND.purge", "draft-gauge", "ohms-inducer"}) {
+            d = d.and(F1.exact("pin-inducer", PACK.test(test)));
+        }
+        Verdict verdict = ProofGate.verdict(d);
+        assertThat(d.hypothesis(verdict.leader()).id()).isEqualTo("inducer-seized");
+        assertThat(verdict.status()).isNotEqualTo(Verdict.Status.PROVEN);
+        assertThat(verdict.items()).anyMatch(item -> item.what().startsWith("Not something else instead") && !item.proven()
+                && !item.tests().isEmpty());
+    }
+
+    /** What is listed is not called unexplained, whatever of it was seen. */
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void listedFaultsExplainWhatTheyShow(String id) {
+        Compiled unit = Compiled.of(id);
+        for (int place = 0; place < unit.pack().faults(); place++) {
+            String fault = unit.pack().hypothesis(place).id();
+            Diagnosis d = unit.lamps(fault);
+            for (var test : unit.pack().tests().subList(0, 12)) {
+                d = d.and(unit.exact(fault, test));
+            }
+            assertThat(d.unexplained()).as(fault).isBetween(0.0, 0.3);
+        }
+    }
+
+    /** Odds of an unlisted failure are its prior times its likelihood over the evidence of the list: by hand for two readings. */
+    @Test
+    void oddsFollowBayesRule() {
+        Diagnosis d = Diagnosis.of(PACK, List.of()).and(F1.exact("igniter-open", PACK.test("v.HSI.warm-up")))
+                .and(F1.exact("igniter-open", PACK.test("see-glow")));
+        double evidence = 0;
+        for (int h : d.places()) {
+            evidence += PACK.hypothesis(h).prior() * d.likelihood(d.observations().get(0), h)
+                    * d.likelihood(d.observations().get(1), h);
+        }
+        for (int place : PACK.unlistedPlaces()) {
+            double odds = PACK.hypothesis(place).prior() * d.likelihood(d.observations().get(0), place)
+                    * d.likelihood(d.observations().get(1), place) / evidence;
+            assertThat(d.unlisted().get(place)).isCloseTo(odds, withPercentage(0.01));
+        }
+        assertThat(List.copyOf(d.unlisted().values())).isSortedAccordingTo(Comparator.reverseOrder());
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void labelsAreUniqueAndPriorsSumToTheirShare(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        List<String> ids = Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).id()).toList();
+        assertThat(ids).doesNotHaveDuplicates();
+        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToDouble(h -> pack.hypothesis(h).prior()).sum()).isBetween(0.019, 0.021);
+        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).label())).allSatisfy(label ->
+                assertThat(label).isNotBlank().doesNotContain("null"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void timesOfABoardAreSetAndDoNotFail(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).fault().effects().get(0))
+                .filter(Effect.OnParameter.class::isInstance).map(e -> ((Effect.OnParameter) e).parameter()))
+                .noneMatch(parameter -> parameter.endsWith("-time") || parameter.endsWith("-delay"));
+    }
+
+    /** A repaired part leaves what nobody listed as it was. */
+    @Test
+    void repairDoesNotMendWhatIsNotListed() {
+        int place = PACK.unlistedPlaces()[0];
+        assertThat(PACK.after(place, Set.of("igniter", "board"))).isEqualTo(place);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"v.IND.purge", "see-glow", "watch.sequence", "ohms-igniter", "reseat-P3", "new.igniter"})
+    void outcomesOfATestHoldForUnlistedFailuresToo(String test) {
+        var outcomes = PACK.outcomes(PACK.test(test));
+        for (int place : PACK.unlistedPlaces()) {
+            double sum = 0;
+            for (int k = 0; k < outcomes.count(); k++) {
+                sum += outcomes.chance(k, place);
+            }
+            assertThat(sum).isCloseTo(1, within(1e-9));
+            assertThat(outcomes.common(place, PACK.sound())).isBetween(0.0, 1.0 + 1e-9);
+        }
+    }
+
+    /** A failure without a size reads as the circuit says; one with a size is spread, for nobody knows how far it has gone. */
+    @Test
+    void spreadOfAnUnlistedFailureIsItsUnknownSize() {
+        for (int place : PACK.unlistedPlaces()) {
+            Effect effect = PACK.hypothesis(place).fault().effects().get(0);
+            for (var reading : PACK.model().readings()) {
+                var number = (Prediction.Number) PACK.prediction(reading, place);
+                var sound = (Prediction.Number) PACK.healthyPrediction(reading);
+                boolean moved = !Double.isInfinite(number.mean()) && !Double.isInfinite(sound.mean());
+                if (moved && effect instanceof Effect.OnParameter) {
+                    assertThat(number.sigma()).isGreaterThanOrEqualTo(Math.abs(number.mean() - sound.mean()) / 2);
+                } else if (effect instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN && moved) {
+                    assertThat(number.sigma()).isEqualTo(PACK.errors().spread(reading, PACK.hypothesis(place).unit().read(reading,
+                            PACK.model().moment(reading.moment()).scenario(), PACK.momentSeconds(reading.moment()))).sigma());
+                }
+            }
+        }
+    }
+
+    /** Test cords and jumpers that nobody put in cannot be open; every closed contact can. */
+    @Test
+    void onlyWhatIsClosedAtSomeTimeCanOpen() {
+        for (int place : PACK.unlistedPlaces()) {
+            if (PACK.hypothesis(place).fault().effects().get(0) instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN
+                    && PACK.model().machine().circuit().element(on.element()) instanceof Element.Conductor) {
+                assertThat(PACK.healthy().usualRun().intervals()).anyMatch(interval -> ((Element.Conductor) interval.unit().solution()
+                        .circuit().element(on.element())).closed());
+            }
+        }
+    }
+}

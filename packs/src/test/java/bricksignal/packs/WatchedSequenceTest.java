@@ -1,0 +1,144 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Setup;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A call placed and watched by the clock, and the switches that are looked at. */
+class WatchedSequenceTest {
+
+    private static final Compiled F1 = Compiled.of("f1-furnace");
+    private static final CompiledPack PACK = F1.pack();
+
+    @Test
+    void sequenceIsProposedWhileTheRunIsOpenAndNotAgainOnceItWasWatched() {
+        Diagnosis d = Diagnosis.of(PACK, List.of());
+        var sequence = PACK.test("watch.sequence");
+        Planner planner = Planner.of(PACK, Policy.defaults());
+        assertThat(planner.proposals(d, Setup.AS_IT_IS)).anyMatch(p -> p.test().equals(sequence) && p.bits() > 1);
+        Diagnosis watched = d.and(F1.exact("igniter-open", sequence));
+        assertThat(watched.answered(sequence)).isTrue();
+        assertThat(planner.proposals(watched, Setup.AS_IT_IS)).noneMatch(p -> p.test().equals(sequence));
+        assertThat(watched.answered(sequence)).isTrue();
+        assertThat(watched.and(new Observation.Repaired("igniter")).answered(sequence)).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"igniter-open, igniter does not come", "rod-coated, gas valve stops again", "nothing-now, everything in time",
+        "board-blower-welded, blower runs before the call", "capacitor-open, blower does not come"})
+    void storyOfAWatchedRunIsTheFirstThingThatIsNotAsItShouldBe(String fault, String story) {
+        var prediction = (Prediction.Choice) PACK.prediction(PACK.test("watch.sequence"), F1.place(fault));
+        assertThat(prediction.likeliest()).isEqualTo(story);
+    }
+
+    /** In one run a fault that comes and goes is there or not: a good run tells as much against it as its duty, not more. */
+    @Test
+    void goodRunTellsAgainstAnIntermittentOnlyOnce() {
+        Diagnosis before = Diagnosis.of(PACK, List.of());
+        Diagnosis after = before.and(F1.exact("nothing-now", PACK.test("watch.sequence")));
+        int loose = PACK.hypotheses().stream().map(h -> h.id()).toList().indexOf("pin-igniter.now-and-then");
+        double odds = after.belief(loose) / after.belief(PACK.sound()) / (before.belief(loose) / before.belief(PACK.sound()));
+        double duty = PACK.hypothesis(loose).duty();
+        assertThat(odds).isCloseTo(1 - duty, within(0.02));
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void soundUnitIsSeenToDoEverythingInTime(String id) {
+        Compiled unit = Compiled.of(id);
+        CompiledPack pack = unit.pack();
+        List<Observation> seen = pack.seenOf(pack.healthy());
+        assertThat(seen).isNotEmpty().allMatch(o -> o instanceof Observation.Event);
+        assertThat(seen.stream().filter(o -> ((Observation.Event) o).begins()).count()).isEqualTo(pack.seenInSequence().size());
+        assertThat(((Prediction.Choice) pack.healthyPrediction(pack.test("watch.sequence"))).likeliest()).isEqualTo("everything in time");
+    }
+
+    /** What a person cannot see is not asked of a person. */
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void onlyWhatIsSeenOrHeardIsWatched(String id) {
+        assertThat(Compiled.of(id).pack().seenInSequence()).allSatisfy(channel -> assertThat(channel.when().names())
+                .noneMatch(name -> name.startsWith("in.") || name.startsWith("powered.") || name.startsWith("state.")));
+    }
+
+    /** What a fault shows in a watched run hardly speaks against it, even where it is only a little slow. */
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void ownStoryNeverSpeaksAgainstAFault(String id) {
+        Compiled unit = Compiled.of(id);
+        CompiledPack pack = unit.pack();
+        Diagnosis before = Diagnosis.of(pack, List.of());
+        for (int place = 0; place < pack.faults(); place++) {
+            Diagnosis after = before.and(unit.exact(place, pack.test("watch.sequence")));
+            double odds = after.belief(place) / after.belief(pack.sound()) / (before.belief(place) / before.belief(pack.sound()));
+            assertThat(odds).as(pack.hypothesis(place).id()).isGreaterThan(0.7);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void storiesOfAllSuspectsAreOutcomesOfTheTest(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        var test = pack.test("watch.sequence");
+        var outcomes = pack.outcomes(test);
+        for (int place = 0; place < pack.hypotheses().size(); place++) {
+            var told = ((Prediction.Choice) pack.prediction(test, place)).chances();
+            assertThat(told.values().stream().mapToDouble(Double::doubleValue).sum()).isCloseTo(1, within(1e-9));
+            double best = 0;
+            double sum = 0;
+            for (int k = 0; k < outcomes.count(); k++) {
+                best = Math.max(best, outcomes.chance(k, place));
+                sum += outcomes.chance(k, place);
+            }
+            assertThat(sum).isCloseTo(1, within(1e-9));
+            assertThat(best).isGreaterThan(0.55);
+        }
+    }
+
+    /** Two runs watched are two chances for a fault that comes and goes. */
+    @Test
+    void secondRunCountsAnew() {
+        List<Observation> run = F1.exact("nothing-now", PACK.test("watch.sequence"));
+        Diagnosis none = Diagnosis.of(PACK, List.of());
+        Diagnosis twice = none.and(run).and(run);
+        int loose = PACK.hypotheses().stream().map(h -> h.id()).toList().indexOf("pin-igniter.now-and-then");
+        double odds = twice.belief(loose) / twice.belief(PACK.sound()) / (none.belief(loose) / none.belief(PACK.sound()));
+        double duty = PACK.hypothesis(loose).duty();
+        assertThat(odds).isCloseTo((1 - duty) * (1 - duty), within(0.02));
+    }
+
+    // --- switches ---------------------------------------------------------------------------------------------------------------
+
+    @ParameterizedTest
+    @CsvSource({"f1-furnace, delay-long, set.off-delay", "f3-vehicle, purge-long, set.purge", "f9-airhandler, air-low, set.air",
+        "f12-minisplit, fan-slow, set.fan-speed", "f14-rooftop, delay-long, set.fan-delay"})
+    void switchThatIsSetWrongIsSeenAtTheSwitch(String id, String fault, String test) {
+        Compiled unit = Compiled.of(id);
+        Diagnosis before = Diagnosis.of(unit.pack(), List.of());
+        Diagnosis d = before.and(unit.exact(fault, unit.pack().test(test)));
+        assertThat(d.belief(unit.place(fault))).isGreaterThan(10 * before.belief(unit.place(fault)));
+        assertThat(unit.pack().model().fault(fault).kind()).isEqualTo(Fault.Kind.SET_WRONG);
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void everyFamilyThinksOfASwitchThatIsSetWrong(String id) {
+        Compiled unit = Compiled.of(id);
+        assertThat(unit.pack().model().faults()).anyMatch(fault -> fault.kind() == Fault.Kind.SET_WRONG);
+        assertThat(unit.pack().model().settings()).allSatisfy(setting -> assertThat(((Prediction.Chance) unit.pack()
+                .healthyPrediction(unit.pack().test("set." + setting.id()))).yes()).isLessThan(0.05));
+    }
+}
