@@ -44,7 +44,8 @@ final class Calibration {
         for (int i = 0; i < FROM.length; i++) {
             if (runs[i] > 0) {
                 System.out.printf("calibration %.2f to %.2f: %5d %s (%.1f %% by weight), said %.3f, right %.3f%n", FROM[i],
-                        Math.min(1, TO[i]), runs[i], FROM[i] < ProofGate.ENOUGH ? "left undecided" : "verdicts", 100 * weight[i] / total(), said[i] / weight[i], right[i] / weight[i]);
+                        Math.min(1, TO[i]), runs[i], FROM[i] < ProofGate.ENOUGH ? "left undecided" : "verdicts",
+                        100 * weight[i] / total(), said[i] / weight[i], right[i] / weight[i]);
             }
         }
     }

@@ -33,7 +33,7 @@ final class LampRecording {
     LampRecording(LampPattern pattern, long seed) {
         this.pattern = pattern;
         this.random = new Random(seed);
-        double round = pattern.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+        double round = pattern.roundSeconds();
         this.start = round > 0 ? random.nextDouble() * round : 0;
         this.seconds = Math.max(LEAST_SECONDS, ROUNDS * round);
     }

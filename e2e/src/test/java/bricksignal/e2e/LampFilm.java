@@ -24,7 +24,7 @@ final class LampFilm {
     /** Writes so many whole rounds of a pattern, so that the film can be shown again and again. */
     static Path write(Path file, String text, int rounds) throws IOException {
         LampPattern pattern = LampPattern.parse(text);
-        double seconds = rounds * pattern.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+        double seconds = rounds * pattern.roundSeconds();
         try (OutputStream out = Files.newOutputStream(file)) {
             out.write(("YUV4MPEG2 W" + WIDTH + " H" + HEIGHT + " F" + RATE + ":1 Ip A1:1 C420jpeg\n")
                     .getBytes(StandardCharsets.US_ASCII));

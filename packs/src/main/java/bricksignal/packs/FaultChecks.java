@@ -33,7 +33,6 @@ final class FaultChecks {
     }
 
     private static boolean changesAPart(Test test) {
-        return test instanceof Test.Check check && (check.sense() == Test.Sense.SWAP
-                || check.sense() == Test.Sense.SUBSTITUTE);
+        return test instanceof Test.Check check && check.sense().changesAPart();
     }
 }

@@ -44,7 +44,7 @@ class ReadAndIdentifyTest {
     @MethodSource("codes")
     void whatTheBenchLampShowsDecodesToWhatItMeans(String id, String board, String text) {
         LampPattern pattern = LampPattern.parse(text);
-        double round = pattern.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+        double round = pattern.roundSeconds();
         for (int start = 0; start < 5; start++) {
             double from = start * round / 5;
             List<LampShow.Lit> lit = LampShow.lit(pattern, from, from + Math.max(12, 3.2 * round));

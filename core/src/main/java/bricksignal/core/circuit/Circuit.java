@@ -31,7 +31,8 @@ public final class Circuit {
         this.reference = reference;
         this.hertz = hertz;
         this.elements = List.copyOf(elements);
-        this.netNumbers = new LinkedHashMap<>(Map.of(reference, -1));
+        Map<String, Integer> numbers = new LinkedHashMap<>(Map.of(reference, -1));
+        this.netNumbers = Collections.unmodifiableMap(numbers);
         this.positions = new LinkedHashMap<>();
         boolean touched = false;
         for (Element element : elements) {
@@ -39,7 +40,7 @@ public final class Circuit {
                 throw new IllegalArgumentException("element '" + element.id() + "' is declared twice; rename one of them");
             }
             touched |= element.nets().contains(reference);
-            element.nets().forEach(net -> netNumbers.putIfAbsent(net, netNumbers.size() - 1));
+            element.nets().forEach(net -> numbers.putIfAbsent(net, numbers.size() - 1));
         }
         if (!touched) {
             throw new IllegalArgumentException("no element touches the reference net '" + reference + "'");
@@ -73,7 +74,7 @@ public final class Circuit {
 
     /** The nets numbered from 0 in order of appearance; the reference is -1. */
     public Map<String, Integer> netNumbers() {
-        return Collections.unmodifiableMap(netNumbers);
+        return netNumbers;
     }
 
     /** The element of that name. */

@@ -6,6 +6,7 @@ import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
@@ -34,8 +35,6 @@ public final class CompiledPack {
     /** Share that all failures have together which the pack does not list, beside those it does (from memory). */
     private static final double UNLISTED = 0.02;
 
-    private static final int CHATTERS = 1000;
-
     private final UnitModel model;
     private final ErrorModel errors;
     private final SolvedStates solved = new SolvedStates();
@@ -52,6 +51,7 @@ public final class CompiledPack {
     private final Map<Test, Map<Integer, Prediction>> pairPredictions = new ConcurrentHashMap<>();
     private final Map<Test, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Map<Integer, Behaviour> behaviours = new ConcurrentHashMap<>();
+    private final SequenceStory story;
     private final Map<String, SequenceModel> sequences = new ConcurrentHashMap<>();
     private @Nullable List<Hypothesis> unlisted;
 
@@ -71,7 +71,8 @@ public final class CompiledPack {
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
         SettingTest.of(model).forEach(this::put);
-        SequenceStory.test(this).ifPresent(this::put);
+        this.story = new SequenceStory(this);
+        story.test().ifPresent(this::put);
     }
 
     /** Compiles a model. */
@@ -126,10 +127,7 @@ public final class CompiledPack {
 
     /** The place of what is left of a hypothesis when parts have been repaired. */
     public int after(int place, java.util.Set<String> repairedParts) {
-        if (repairedParts.isEmpty()) {
-            return place;
-        }
-        if (place >= firstUnlisted()) {
+        if (repairedParts.isEmpty() || place >= firstUnlisted()) {
             return place;
         }
         if (place >= singles.size()) {
@@ -166,6 +164,11 @@ public final class CompiledPack {
         return test;
     }
 
+    /** The part that a test changes, for one whose sense says so. */
+    public Part changedBy(Test.Check test) {
+        return SwapTest.part(model, test);
+    }
+
     /** When a channel of the strip begins and ends; kept, because every tap asks for it. */
     SequenceModel sequence(String channel) {
         SequenceModel known = sequences.get(channel);
@@ -178,12 +181,12 @@ public final class CompiledPack {
 
     /** What can be seen or heard to begin when the sequence is watched. */
     public List<UnitModel.Channel> seenInSequence() {
-        return SequenceStory.perceived(this);
+        return story.perceived();
     }
 
     /** What somebody sees of a unit who watches its sequence and misses nothing. */
     public List<Observation> seenOf(VirtualUnit unit) {
-        return SequenceStory.seen(this, unit);
+        return story.seen(unit);
     }
 
     /** When a moment comes in its run, seconds; found on the healthy unit. */
@@ -209,7 +212,7 @@ public final class CompiledPack {
     }
 
     private Prediction prediction(Test test, Hypothesis h) {
-        return test instanceof Test.Sequence ? new Prediction.Choice(SequenceStory.of(this, h)) : predictor.of(h, test);
+        return test instanceof Test.Sequence ? new Prediction.Choice(story.of(h)) : predictor.of(h, test);
     }
 
     /** What the unit in good order shows. */
@@ -298,7 +301,7 @@ public final class CompiledPack {
 
     private boolean shows(Fault failure) {
         List<Timeline> runs = Simulation.run(failure.in(model.machine()), model.watchedScenarios(), solved);
-        return runs.stream().allMatch(run -> run.intervals().size() < CHATTERS) && runs.stream().anyMatch(run ->
+        return runs.stream().noneMatch(Timeline::chattering) && runs.stream().anyMatch(run ->
                 Behaviour.fails(model, run, healthy.run(run.scenario().id())));
     }
 

@@ -36,7 +36,7 @@ public final class Diagnosis {
     private final Map<Integer, Double> belief;
     private final int[] places;
     private final double logEvidence;
-    private double unexplained;
+    private final double unexplained;
     private @Nullable Map<Integer, Double> unlisted;
     private @Nullable List<Observation> odd;
 
@@ -127,7 +127,7 @@ public final class Diagnosis {
      * that are not listed are only asked once one of the listed leads, or all fit badly.
      */
     public double unexplained() {
-        boolean ask = unexplained > DOUBT || belief(ranking().get(0)) > DECIDED;
+        boolean ask = unexplained > DOUBT || Collections.max(belief.values()) > DECIDED;
         double odds = unexplained / (1 - unexplained)
                 + (ask ? unlisted().values().stream().mapToDouble(Double::doubleValue).sum() : 0);
         return Double.isFinite(odds) ? odds / (1 + odds) : 1;

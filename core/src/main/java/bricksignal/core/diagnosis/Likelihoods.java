@@ -71,15 +71,15 @@ final class Likelihoods {
         Set<String> edges = new HashSet<>();
         int from = 0;
         for (int i = 0; i < observations.size(); i++) {
-            boolean goesOn = observations.get(i).ofTheSequence() && edges.add(edge(observations.get(i)));
-            if (!goesOn) {
+            boolean seen = observations.get(i).ofTheSequence();
+            String edge = seen ? edge(observations.get(i)) : "";
+            if (!seen || edges.isEmpty() || edges.contains(edge)) {
                 edges.clear();
                 from = i;
-                if (observations.get(i).ofTheSequence()) {
-                    edges.add(edge(observations.get(i)));
-                }
             }
-            from = edges.size() == 1 ? i : from;
+            if (seen) {
+                edges.add(edge);
+            }
             together.add(observations.subList(from, i + 1));
         }
         return together;

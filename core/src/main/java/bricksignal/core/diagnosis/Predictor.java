@@ -6,6 +6,7 @@ import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.List;
 import java.util.Map;
 
 /** What a test shows under a hypothesis: read off the virtual unit, or told by the pack where no physics can say it. */
@@ -80,12 +81,14 @@ final class Predictor {
     /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */
     private double untold(Fault failure, Test.Check check) {
         return switch (check.sense()) {
-            case SWAP, SUBSTITUTE -> failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on
-                    && SwapTest.part(model, check).elements().contains(on.element())) ? SwapTest.TELLS : check.otherwise();
-            case RESEAT -> failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on
-                    && model.connector(check.connector()).conductors().contains(on.element())) ? RESEATED : check.otherwise();
+            case SWAP, SUBSTITUTE -> isOneOf(SwapTest.part(model, check).elements(), failure) ? SwapTest.TELLS : check.otherwise();
+            case RESEAT -> isOneOf(model.connector(check.connector()).conductors(), failure) ? RESEATED : check.otherwise();
             default -> ANYTHING;
         };
+    }
+
+    private static boolean isOneOf(List<String> elements, Fault failure) {
+        return failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on && elements.contains(on.element()));
     }
 
     private double share(VirtualUnit unit, Test.Check check) {

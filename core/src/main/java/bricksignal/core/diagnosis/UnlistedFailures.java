@@ -131,16 +131,10 @@ final class UnlistedFailures {
     }
 
     private String named(String element) {
-        return model.parts().stream().filter(part -> part.elements().contains(element)).map(Part::label).findFirst()
-                .orElse(element.replace('-', ' '));
+        return model.partWith(element).map(Part::label).orElse(element.replace('-', ' '));
     }
 
     private String conductor(Element.Conductor conductor) {
-        return named(conductor.id()) + ", " + point(conductor.a()) + " to " + point(conductor.b());
-    }
-
-    private String point(String net) {
-        return model.points().stream().filter(point -> point.net().equals(net)).map(point -> point.label()).findFirst()
-                .orElse(net);
+        return named(conductor.id()) + ", " + model.pointLabel(conductor.a()) + " to " + model.pointLabel(conductor.b());
     }
 }

@@ -108,6 +108,11 @@ public record LampPart(Kind kind, int count, int shorts, String lead, String col
         return marks;
     }
 
+    /** How long a round lasts, seconds; 0 for what does not blink. */
+    double roundSeconds() {
+        return round().stream().mapToDouble(LampPattern.Flash::period).sum();
+    }
+
     /** The flashes of one round; empty for what does not blink. */
     List<LampPattern.Flash> round() {
         List<LampPattern.Flash> flashes = new ArrayList<>();

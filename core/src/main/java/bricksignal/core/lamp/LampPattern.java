@@ -67,6 +67,11 @@ public record LampPattern(List<LampPart> parts) {
         return parts.stream().filter(LampPart::blinks).findFirst().map(LampPart::round).orElse(List.of());
     }
 
+    /** How long such a round lasts, seconds; 0 where nothing blinks. */
+    public double roundSeconds() {
+        return parts.stream().filter(LampPart::blinks).findFirst().map(LampPart::roundSeconds).orElse(0.0);
+    }
+
     /** The names by which its flashes are told apart: colour, position or both; one empty name for a plain lamp. */
     public Set<String> marks() {
         Set<String> marks = new LinkedHashSet<>();

@@ -28,7 +28,7 @@ public final class LampShow {
             if (part.kind() == LampPart.Kind.STEADY) {
                 lit.add(new Lit(from, to, part.mark()));
             }
-            double length = part.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+            double length = part.roundSeconds();
             double round = length > 0 ? Math.floor(from / length) : 0;
             for (; length > 0 && round * length < to; round++) {
                 addRound(lit, part, round * length, from, to);
@@ -55,7 +55,7 @@ public final class LampShow {
             if (part.kind() == LampPart.Kind.STEADY) {
                 marks.add(part.mark());
             }
-            double length = part.round().stream().mapToDouble(LampPattern.Flash::period).sum();
+            double length = part.roundSeconds();
             double left = length > 0 ? seconds - Math.floor(seconds / length) * length : 0;
             for (LampPattern.Flash flash : part.round()) {
                 if (left >= 0 && left < flash.litSeconds()) {

@@ -51,6 +51,11 @@ public sealed interface Test {
         /** Several cycles are watched: does it fail in one. */
         CYCLES;
 
+        /** True where a part is changed to see whether the fault goes with it. */
+        public boolean changesAPart() {
+            return this == SWAP || this == SUBSTITUTE;
+        }
+
         /** True where the unit is only watched, to find what comes and goes. */
         public boolean watches() {
             return this == RESET || this == WARM || this == CYCLES;

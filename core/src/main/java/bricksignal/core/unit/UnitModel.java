@@ -6,6 +6,7 @@ import bricksignal.core.board.run.Scenario;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 
@@ -110,6 +111,16 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     /** A board as people say it. */
     public String boardLabel(String board) {
         return parts.stream().filter(part -> part.board().equals(board)).map(Part::label).findFirst().orElse(board);
+    }
+
+    /** A net as people say it: by the label of its point; one that cannot be probed by its own name. */
+    public String pointLabel(String net) {
+        return points.stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).orElse(net);
+    }
+
+    /** The part that consists of an element, beside others perhaps; empty where none is listed for it. */
+    public Optional<Part> partWith(String element) {
+        return parts.stream().filter(part -> part.elements().contains(element)).findFirst();
     }
 
     public Point point(String net) {

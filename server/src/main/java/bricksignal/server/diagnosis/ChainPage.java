@@ -89,8 +89,8 @@ final class ChainPage {
         if (!walk.done()) {
             return List.of();
         }
-        return walk.bracketed().stream().map(element -> model.parts().stream().filter(p -> p.elements().contains(element))
-                .findFirst().map(Part::label).orElse(connector(element))).distinct().toList();
+        return walk.bracketed().stream().map(element -> model.partWith(element).map(Part::label).orElse(connector(element)))
+                .distinct().toList();
     }
 
     private String connector(String element) {

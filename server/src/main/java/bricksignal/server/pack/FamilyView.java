@@ -73,7 +73,7 @@ record FamilyView(String id, String title, String duty, List<FamilyValue> timing
     }
 
     private static String partLabel(UnitModel model, String element) {
-        return model.parts().stream().filter(p -> p.elements().contains(element)).findFirst()
+        return model.partWith(element)
                 .map(p -> p.label() + (p.elements().size() > 1 ? ", " + element.replace('-', ' ') : ""))
                 .orElse(element.replace('-', ' '));
     }

@@ -10,6 +10,8 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Executor;
+import java.util.concurrent.Executors;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -23,6 +25,12 @@ public class Packs {
     private static final int MOST_KEPT = 40;
 
     private final boolean warm;
+    /** One worker, so that what is found out before anybody asks never crowds out the requests. */
+    private final Executor beside = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "packs");
+        thread.setDaemon(true);
+        return thread;
+    });
     private final PackLibrary library = PackLibrary.load();
     private final Map<String, Ready> ready = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -68,7 +76,7 @@ public class Packs {
             known = compile.get();
             ready.put(key, known);
             if (warm) {
-                beside(known.pack()::unlistedPlaces);
+                beside.execute(known.pack()::unlistedPlaces);
             }
         }
         return known;
@@ -78,15 +86,8 @@ public class Packs {
     @EventListener(ApplicationReadyEvent.class)
     void warm() {
         if (warm) {
-            beside(() -> library.models().forEach(model -> ready(model.id())));
+            beside.execute(() -> library.models().forEach(model -> ready(model.id())));
         }
-    }
-
-    /** What a pack finds out only when first asked, found out before anybody asks. */
-    private static void beside(Runnable work) {
-        Thread thread = new Thread(work, "packs");
-        thread.setDaemon(true);
-        thread.start();
     }
 
     public List<UnitModel> models() {

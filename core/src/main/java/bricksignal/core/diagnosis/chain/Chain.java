@@ -61,7 +61,7 @@ public record Chain(String id, String label, String common, String moment, List<
                     board.supplyMinus());
             for (Input input : board.inputs()) {
                 if (input instanceof Input.Voltage v) {
-                    put(pack, chains, "input." + v.id(), label(model, v.plus()), v.plus(), v.minus());
+                    put(pack, chains, "input." + v.id(), model.pointLabel(v.plus()), v.plus(), v.minus());
                 }
             }
         }
@@ -141,10 +141,6 @@ public record Chain(String id, String label, String common, String moment, List<
         double sound = Math.abs(((bricksignal.core.diagnosis.Prediction.Number) pack.healthyPrediction(readings.get(place)))
                 .mean());
         return Math.abs(value) >= LIVE_SHARE * sound;
-    }
-
-    private static String label(UnitModel model, String net) {
-        return model.points().stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).orElse(net);
     }
 
     /** The elements that lie between two neighbouring points, in the sound unit. */

@@ -46,8 +46,7 @@ public final class TestCost {
 
     /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
     public static double partsUsed(CompiledPack pack, Test test) {
-        boolean used = test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE;
-        return used ? pack.model().part(test.id().substring(test.id().indexOf('.') + 1)).price() : 0;
+        return test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE ? pack.changedBy(check).price() : 0;
     }
 
     /** How the unit stands after a test. */

@@ -92,7 +92,7 @@ final class BoardProof {
     private void driver(Element driver) {
         String net = driver.nets().get(0);
         boardNets.add(net);
-        items.add(log.item("Output " + label(net) + " measured wrong at the board", test -> !test.mode().dead()
+        items.add(log.item("Output " + pack.model().pointLabel(net) + " measured wrong at the board", test -> !test.mode().dead()
                 && at(test, net) && Math.abs(log.healthy(test)) > 1,
                 (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.healthy(test))));
     }
@@ -106,7 +106,7 @@ final class BoardProof {
     private void input(Input input, @org.jspecify.annotations.Nullable Expr during) {
         if (input instanceof Input.Voltage v) {
             boardNets.add(v.plus());
-            items.add(log.item("Input " + label(v.plus()) + " proven at the board's own pin",
+            items.add(log.item("Input " + pack.model().pointLabel(v.plus()) + " proven at the board's own pin",
                     test -> Log.volts(test, v.plus(), v.minus()) && Math.abs(log.healthy(test)) >= onVolts(v),
                     (test, value) -> Math.abs(value) >= onVolts(v)));
         } else if (during == null) {
@@ -126,7 +126,7 @@ final class BoardProof {
     private void output(Element.Conductor contact, boolean dead) {
         String net = contact.b();
         boardNets.add(net);
-        String what = "Output " + label(net) + (dead ? " measured dead at the board at its moment"
+        String what = "Output " + pack.model().pointLabel(net) + (dead ? " measured dead at the board at its moment"
                 : " measured live at the board when it should be dead");
         items.add(log.item(what, test -> Log.volts(test) && at(test, net) && (dead
                 ? energisedAt(test, contact) && Math.abs(log.healthy(test)) > LIVE_VOLTS
@@ -143,7 +143,7 @@ final class BoardProof {
         Set<String> stops = Set.of(circuit.reference(), board.supplyMinus(), contact.a());
         Set<String> nets = Wiring.reach(circuit, contact.b(), contact.id(), stops);
         for (Element.Load load : Wiring.loads(circuit, nets)) {
-            ProofItem item = log.item("Load known not to be shorted or open: " + partLabel(load.id()),
+            ProofItem item = log.item("Load known not to be shorted or open: " + pack.model().partWith(load.id()).map(Part::label).orElse(load.id()),
                     test -> Log.ohms(test, load.a(), load.b()),
                     (test, value) -> value >= LIVE_SHARE / 2 * log.healthy(test) && !Double.isInfinite(value));
             if (item.proven() || !item.tests().isEmpty()) {
@@ -167,15 +167,5 @@ final class BoardProof {
 
     private static boolean at(Test.Reading test, String net) {
         return test.place() instanceof Place.Across across && (across.red().equals(net) || across.black().equals(net));
-    }
-
-    private String label(String net) {
-        return pack.model().points().stream().filter(point -> point.net().equals(net)).findFirst()
-                .map(point -> point.label()).orElse(net);
-    }
-
-    private String partLabel(String element) {
-        return pack.model().parts().stream().filter(part -> part.elements().contains(element)).findFirst()
-                .map(part -> part.label()).orElse(element);
     }
 }

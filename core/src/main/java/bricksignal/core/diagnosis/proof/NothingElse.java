@@ -55,11 +55,11 @@ final class NothingElse {
         double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL) * diagnosis.belief(leader) / named.prior();
         Set<String> own = touchedBy(named.parts());
         List<ProofItem> items = new ArrayList<>();
-        for (Map.Entry<Integer, Double> other : fits(named.blamesBoard()).entrySet()) {
+        for (Map.Entry<Integer, Double> other : fits(named.blamesBoard())) {
             Hypothesis rival = pack.hypothesis(other.getKey());
             boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
             if (other.getValue() > asWell && elsewhere && items.size() < MOST) {
-                List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !changesParts(test)
+                List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !repairsOrWaits(test)
                         && pack.outcomes(test).common(leader, other.getKey()) < TOLD_APART);
                 if (!tests.isEmpty()) {
                     items.add(new ProofItem("Not something else instead: " + rival.label(), false, tests));
@@ -73,21 +73,17 @@ final class NothingElse {
      * How well others explain the log, whatever their prior, best first: the unlisted failures, and before a board is condemned
      * the listed faults too.
      */
-    private Map<Integer, Double> fits(boolean board) {
+    private List<Map.Entry<Integer, Double>> fits(boolean board) {
         Map<Integer, Double> fits = new LinkedHashMap<>();
         diagnosis.unlisted().forEach((place, odds) -> fits.put(place, odds / pack.hypothesis(place).prior()));
         for (int place = 0; board && place < pack.faults(); place++) {
             fits.put(place, diagnosis.belief(place) / pack.hypothesis(place).prior());
         }
-        Map<Integer, Double> best = new LinkedHashMap<>();
-        fits.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
-                .forEach(entry -> best.put(entry.getKey(), entry.getValue()));
-        return best;
+        return fits.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed()).toList();
     }
 
-    private static boolean changesParts(Test test) {
-        return test instanceof Test.Check check && (check.sense() == Test.Sense.SUBSTITUTE || check.sense() == Test.Sense.SWAP
-                || check.sense().watches());
+    private static boolean repairsOrWaits(Test test) {
+        return test instanceof Test.Check check && (check.sense().changesAPart() || check.sense().watches());
     }
 
     /** Elements, parameters and inputs that belong to the parts: what their faults touch, and the pins beside it. */
