@@ -3,6 +3,7 @@ package bricksignal.bench;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
@@ -83,7 +84,7 @@ final class ClosedLoop {
             tests += m.tests();
             cost += m.parts();
             diagnosis = m.diagnosis();
-            Hypothesis named = pack.hypothesis(ProofGate.verdict(diagnosis).leader());
+            Hypothesis named = pack.space().get(ProofGate.verdict(diagnosis).leader());
             if (named.nothing()) {
                 break;
             }
@@ -95,7 +96,7 @@ final class ClosedLoop {
                 diagnosis = diagnosis.and(new Observation.Repaired(part.id()));
             }
             minutes += policy.verifyMinutes();
-            diagnosis = diagnosis.and(technician.make(pack.test("watch.reset")));
+            diagnosis = diagnosis.and(technician.make(pack.catalogue().test("watch.reset")));
         }
         return new Outcome(technician.left().isEmpty(), falseBoard, tests, minutes, cost + minutes * policy.labourPerMinute(), 1);
     }
@@ -122,12 +123,12 @@ final class ClosedLoop {
         Setup standing = Setup.AS_IT_IS;
         double minutes = 0;
         int tests = 0;
-        List<Test> order = new ArrayList<>(pack.tests());
-        order.sort(Comparator.comparingDouble(test -> pack.momentSeconds(test.moment())));
+        List<Test> order = new ArrayList<>(pack.catalogue().tests());
+        order.sort(Comparator.comparingDouble(test -> pack.catalogue().seconds(test.moment())));
         Diagnosis start = diagnosis;
         order.removeIf(test -> !start.possible(test) || !measures(test));
         for (Test test : order) {
-            if (diagnosis.belief(diagnosis.ranking().get(0)) > enough) {
+            if (diagnosis.belief(diagnosis.leader()) > enough) {
                 break;
             }
             minutes += TestCost.minutes(pack, test, standing);
@@ -154,7 +155,7 @@ final class ClosedLoop {
             pack.model().chart(lamp.board()).code(seen).map(Chart.Code::names).ifPresent(order::addAll);
         }
         Diagnosis diagnosis = Diagnosis.of(pack, lamps);
-        diagnosis.ranking().forEach(h -> order.add(pack.hypothesis(h).part().id()));
+        diagnosis.ranking().forEach(h -> order.add(pack.space().get(h).part().id()));
         return replace(technician, order);
     }
 
@@ -191,16 +192,16 @@ final class ClosedLoop {
     /** After the verdict the named part is replaced; where it was not the cause the next in belief follows. */
     private Outcome verdict(Technician technician, Diagnosis diagnosis, double minutes, int tests, double parts) {
         Verdict verdict = ProofGate.verdict(diagnosis);
-        List<Integer> group = verdict.group();
+        List<HypothesisId> group = verdict.group();
         boolean named = verdict.status() == Verdict.Status.PROVEN || verdict.status() == Verdict.Status.INDICATED;
         Set<String> order = new LinkedHashSet<>();
         if (named) {
-            pack.hypothesis(group.get(0)).parts().forEach(p -> order.add(p.id()));
+            pack.space().get(group.get(0)).parts().forEach(p -> order.add(p.id()));
         }
         order.addAll(planner.repairOrder(diagnosis));
-        List<Part> first = named ? pack.hypothesis(group.get(0)).parts() : List.of(pack.model().part(order.iterator().next()));
+        List<Part> first = named ? pack.space().get(group.get(0)).parts() : List.of(pack.model().part(order.iterator().next()));
         List<Part> causes = technician.truth().parts();
-        boolean right = first.containsAll(causes) || group.stream().anyMatch(h -> pack.hypothesis(h).equals(technician.truth()));
+        boolean right = first.containsAll(causes) || group.stream().anyMatch(h -> pack.space().get(h).equals(technician.truth()));
         Outcome after = replace(technician, order);
         boolean falseBoard = first.stream().anyMatch(p -> p.kind() == Part.Kind.BOARD && !causes.contains(p));
         return new Outcome(right, falseBoard, tests, minutes + after.minutes(),

@@ -2,17 +2,20 @@ package bricksignal.bench;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.BiFunction;
 
 /**
  * The judge of the engine: every fault of every pack, visited with five seeds, by each policy; besides, by the advice alone,
- * faults that come and go, pairs of faults, and faults that the model does not know.
+ * intermittent faults, pairs of faults, and faults that the model does not know.
  */
 final class DiagnosisBench {
 
@@ -22,7 +25,7 @@ final class DiagnosisBench {
 
     private final Map<String, Tally> all = tallies();
     private final Map<String, Object> packs = new LinkedHashMap<>();
-    private final Tally allNowAndThen = new Tally();
+    private final Tally allIntermittent = new Tally();
     private final Tally allPairs = new Tally();
     private final Calibration calibration = new Calibration();
     private final Unknowns unknowns = new Unknowns();
@@ -41,13 +44,13 @@ final class DiagnosisBench {
         result.put("seed", seed);
         result.put("packs", bench.packs);
         Map<String, Object> figures = figures(bench.all);
-        figures.put("nowAndThen", bench.allNowAndThen.figures());
+        figures.put("intermittent", bench.allIntermittent.figures());
         figures.put("pairs", bench.allPairs.figures());
         figures.put("calibration", bench.calibration.figures());
         figures.put("unknown", bench.unknowns.figures());
         result.put("all", figures);
         print("all", bench.all);
-        bench.allNowAndThen.print("", "now+then");
+        bench.allIntermittent.print("", "intermit.");
         bench.allPairs.print("", "pairs");
         bench.calibration.print();
         bench.unknowns.print();
@@ -62,40 +65,44 @@ final class DiagnosisBench {
         CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
         ClosedLoop loop = new ClosedLoop(pack, Policy.defaults());
         Map<String, Tally> tallies = tallies();
-        for (int h = 0; h < pack.faults(); h++) {
+        int n = 0;
+        for (Hypothesis fault : pack.space().faults()) {
             for (int s = 0; s < SEEDS; s++) {
-                single(loop, pack, h, seed * 1_000_003 + h * 101L + s, tallies);
+                single(loop, pack, fault, seed * 1_000_003 + n * 101L + s, tallies);
             }
+            n++;
         }
-        Tally nowAndThen = new Tally();
-        for (int h = pack.faults(); h < pack.hypotheses().size(); h++) {
+        Tally intermittent = new Tally();
+        List<Hypothesis> considered = pack.space().considered();
+        for (Hypothesis h : considered.subList(pack.space().faults().size(), considered.size())) {
             for (int s = 0; s < SEEDS; s++) {
-                Outcome outcome = loop.advised(new Technician(pack, h, seed * 1_000_003 + h * 101L + s));
-                tell(pack, h, outcome);
-                nowAndThen.add(outcome, pack.hypotheses().get(h).prior());
-                allNowAndThen.add(outcome, pack.hypotheses().get(h).prior());
+                Outcome outcome = loop.advised(new Technician(pack, h.id(), seed * 1_000_003 + n * 101L + s));
+                tell(h.id(), outcome);
+                intermittent.add(outcome, h.prior());
+                allIntermittent.add(outcome, h.prior());
             }
+            n++;
         }
         Tally pairs = pairs(loop, pack, seed);
         unknowns.add(model, seed);
         Map<String, Object> figures = figures(tallies);
-        figures.put("nowAndThen", nowAndThen.figures());
+        figures.put("intermittent", intermittent.figures());
         figures.put("pairs", pairs.figures());
         packs.put(model.id(), figures);
         print(model.id(), tallies);
-        nowAndThen.print("", "now+then");
+        intermittent.print("", "intermit.");
         pairs.print("", "pairs");
     }
 
-    private void single(ClosedLoop loop, CompiledPack pack, int place, long visit, Map<String, Tally> tallies) {
-        double prior = pack.hypotheses().get(place).prior();
+    private void single(ClosedLoop loop, CompiledPack pack, Hypothesis fault, long visit, Map<String, Tally> tallies) {
+        double prior = fault.prior();
         for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : POLICIES.entrySet()) {
-            Outcome outcome = policy.getValue().apply(loop, new Technician(pack, place, visit));
+            Outcome outcome = policy.getValue().apply(loop, new Technician(pack, fault.id(), visit));
             tallies.get(policy.getKey()).add(outcome, prior);
             all.get(policy.getKey()).add(outcome, prior);
             if (policy.getKey().equals("advice")) {
                 calibration.add(outcome, prior);
-                tell(pack, place, outcome);
+                tell(fault.id(), outcome);
             }
         }
     }
@@ -105,40 +112,37 @@ final class DiagnosisBench {
         Random random = new Random(seed * 31 + pack.model().id().hashCode());
         Tally tally = new Tally();
         for (int i = 0; i < PAIRS; i++) {
-            int one = draw(pack, random);
-            int other = draw(pack, random);
-            boolean sameParts = pack.hypotheses().get(one).part().equals(pack.hypotheses().get(other).part());
-            if (sameParts || !pack.fails(one) || !pack.fails(other)) {
+            Hypothesis one = draw(pack, random);
+            Hypothesis other = draw(pack, random);
+            boolean sameParts = one.part().equals(other.part());
+            if (sameParts || !pack.predictions().fails(one.id()) || !pack.predictions().fails(other.id())) {
                 i--;
                 continue;
             }
-            int place = pack.pairPlace(one, other);
-            Outcome outcome = loop.untilItRuns(new Technician(pack, place, seed * 7 + i));
-            tell(pack, place, outcome);
+            HypothesisId pair = pack.space().pair(one.fault().id(), other.fault().id());
+            Outcome outcome = loop.untilItRuns(new Technician(pack, pair, seed * 7 + i));
+            tell(pair, outcome);
             tally.add(outcome, 1);
             allPairs.add(outcome, 1);
         }
         return tally;
     }
 
-    private static int draw(CompiledPack pack, Random random) {
-        double total = 0;
-        for (int h = 0; h < pack.faults(); h++) {
-            total += pack.hypotheses().get(h).prior();
-        }
-        double at = random.nextDouble() * total;
-        for (int h = 0; h < pack.faults(); h++) {
-            at -= pack.hypotheses().get(h).prior();
+    private static Hypothesis draw(CompiledPack pack, Random random) {
+        List<Hypothesis> faults = pack.space().faults();
+        double at = random.nextDouble() * faults.stream().mapToDouble(Hypothesis::prior).sum();
+        for (Hypothesis fault : faults) {
+            at -= fault.prior();
             if (at <= 0) {
-                return h;
+                return fault;
             }
         }
-        return pack.faults() - 1;
+        return faults.get(faults.size() - 1);
     }
 
-    private void tell(CompiledPack pack, int place, Outcome outcome) {
+    private void tell(HypothesisId truth, Outcome outcome) {
         if (showWrong && (!outcome.right() || outcome.falseBoard())) {
-            System.out.printf("  wrong: %s%s at %.3f after %d tests%n", pack.hypothesis(place).id(),
+            System.out.printf("  wrong: %s%s at %.3f after %d tests%n", truth.text(),
                     outcome.falseBoard() ? ", a sound board" : "", outcome.probability(), outcome.tests());
         }
     }

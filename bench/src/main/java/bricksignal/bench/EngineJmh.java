@@ -47,13 +47,13 @@ public class EngineJmh {
         model = PackLibrary.load().model("f1-furnace");
         pack = CompiledPack.of(model, ErrorModel.defaults());
         planner = Planner.of(pack, Policy.defaults());
-        Technician technician = new Technician(pack, 1, 1);
+        Technician technician = new Technician(pack, pack.space().faults().get(1).id(), 1);
         diagnosis = Diagnosis.of(pack, technician.lamps());
         for (int i = 0; i < 3; i++) {
             diagnosis = diagnosis.and(technician.make(planner.proposals(diagnosis, Setup.AS_IT_IS).get(0).test()));
         }
         next = technician.make(planner.proposals(diagnosis, Setup.AS_IT_IS).get(0).test());
-        circuit = pack.healthy().usualRun().at(200).unit().solution().circuit();
+        circuit = pack.nominal().usualRun().at(200).unit().solution().circuit();
     }
 
     @Benchmark

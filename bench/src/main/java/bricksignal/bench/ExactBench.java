@@ -3,6 +3,7 @@ package bricksignal.bench;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.plan.Decision;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
@@ -39,7 +40,8 @@ final class ExactBench {
         for (UnitModel model : PackLibrary.load().models()) {
             CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
             for (int i = 0; i < PROBLEMS; i++) {
-                int truth = (int) Math.floorMod(seed * 7 + 13L * i, (long) pack.faults());
+                HypothesisId truth = pack.space().faults().get((int) Math.floorMod(seed * 7 + 13L * i,
+                        (long) pack.space().faults().size())).id();
                 bench.problem(pack, Diagnosis.of(pack, new Technician(pack, truth, seed + i).lamps()), i == 0);
             }
         }
@@ -47,7 +49,7 @@ final class ExactBench {
     }
 
     private void problem(CompiledPack pack, Diagnosis diagnosis, boolean large) {
-        List<Integer> hypotheses = diagnosis.ranking().stream().limit(HYPOTHESES).toList();
+        List<HypothesisId> hypotheses = diagnosis.ranking().stream().limit(HYPOTHESES).toList();
         Decision decision = Planner.of(pack, Policy.defaults()).decision(diagnosis, hypotheses, TESTS, large ? MOST_STATES : FEW_STATES);
         double best = decision.exact();
         double one = decision.follow(decision.lookAhead(1));

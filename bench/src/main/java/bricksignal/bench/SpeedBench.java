@@ -28,10 +28,20 @@ final class SpeedBench {
         for (UnitModel model : PackLibrary.load().models()) {
             double[] compile = times(12, () -> CompiledPack.of(model, ErrorModel.defaults()));
             CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
-            Circuit circuit = pack.healthy().usualRun().at(200).unit().solution().circuit();
+            Circuit circuit = pack.nominal().usualRun().at(200).unit().solution().circuit();
             Map<String, Object> figures = new LinkedHashMap<>();
             figures.put("compileFirstMs", compile[0]);
             figures.put("compileMedianMs", percentile(compile, 50));
+            figures.put("heapMb", heapOf(() -> CompiledPack.of(model, ErrorModel.defaults())));
+            double[] unlisted = times(1, () -> pack.predictions().unlisted());
+            figures.put("unlistedMs", unlisted[0]);
+            figures.put("unlisted", pack.predictions().unlisted().size());
+            figures.put("heapWithUnlistedMb", heapOf(() -> {
+                CompiledPack whole = CompiledPack.of(model, ErrorModel.defaults());
+                whole.predictions().unlisted();
+                whole.catalogue().tests().forEach(whole.predictions()::outcomes);
+                return whole;
+            }));
             nextTests(pack, seed + 1);
             figures.put("nextTestP95Ms", percentile(nextTests(pack, seed), 95));
             figures.put("circuitNets", circuit.nets().size());
@@ -46,8 +56,8 @@ final class SpeedBench {
     /** The whole of the advice recomputed from the log after each reading of a visit, for each fault. */
     private static double[] nextTests(CompiledPack pack, long seed) {
         Planner planner = Planner.of(pack, Policy.defaults());
-        return IntStream.range(0, pack.hypotheses().size()).boxed().flatMapToDouble(h -> {
-            Technician technician = new Technician(pack, h, seed + h);
+        return IntStream.range(0, pack.space().considered().size()).boxed().flatMapToDouble(h -> {
+            Technician technician = new Technician(pack, pack.space().considered().get(h).id(), seed + h);
             Diagnosis[] diagnosis = {Diagnosis.of(pack, technician.lamps())};
             return IntStream.range(0, 8).mapToDouble(step -> {
                 long start = System.nanoTime();
@@ -60,6 +70,22 @@ final class SpeedBench {
                 return ms;
             });
         }).toArray();
+    }
+
+    /** Megabytes that stay in use by what is made, after collecting garbage. */
+    private static double heapOf(java.util.function.Supplier<Object> made) {
+        double before = used();
+        Object kept = made.get();
+        double after = used();
+        java.lang.ref.Reference.reachabilityFence(kept);
+        return after - before;
+    }
+
+    private static double used() {
+        for (int i = 0; i < 3; i++) {
+            System.gc();
+        }
+        return (Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory()) / 1e6;
     }
 
     private static double[] times(int count, Runnable work) {

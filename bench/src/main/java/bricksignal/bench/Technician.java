@@ -5,6 +5,7 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.lamp.LampPattern;
@@ -22,7 +23,7 @@ import java.util.Random;
 import java.util.Set;
 
 /**
- * Measures a virtual unit with one fault in it, or two, or one that comes and goes: one percent of meter noise and two misreads
+ * Measures a virtual unit with one fault in it, or two, or an intermittent one: one percent of meter noise and two misreads
  * in a hundred. The values of the unit itself differ from those of the model within the parts' tolerance. Repairs take the
  * fault of a part out.
  */
@@ -40,19 +41,19 @@ final class Technician {
     private final UnitModel model;
     private final Hypothesis truth;
     private final Random random;
-    private final VirtualUnit sound;
+    private final VirtualUnit nominal;
     private final Set<String> repaired = new LinkedHashSet<>();
     private final Map<String, VirtualUnit> units = new LinkedHashMap<>();
     private final Machine machine;
     private boolean failing;
 
-    Technician(CompiledPack pack, int truth, long seed) {
+    Technician(CompiledPack pack, HypothesisId truth, long seed) {
         this.pack = pack;
         this.model = pack.model();
-        this.truth = pack.hypothesis(truth);
+        this.truth = pack.space().get(truth);
         this.random = new Random(seed);
         this.machine = varied(model.machine());
-        this.sound = VirtualUnit.of(model, machine);
+        this.nominal = VirtualUnit.of(model, machine);
     }
 
     Hypothesis truth() {
@@ -117,7 +118,7 @@ final class Technician {
 
     private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
-        double at = pack.momentSeconds(test.moment());
+        double at = pack.catalogue().seconds(test.moment());
         boolean misread = random.nextDouble() < MISREAD;
         if (test instanceof Test.Check check) {
             boolean yes = random.nextDouble() < chance(check, moment, at);
@@ -133,9 +134,9 @@ final class Technician {
     private double chance(Test.Check check, Moment moment, double at) {
         if (check.sense().watches()) {
             boolean gone = left().isEmpty();
-            int place = gone ? pack.sound() : truth.faults().size() > 1 && left().size() == 1
-                    ? place(left().get(0).id()) : place(truth.id());
-            return ((Prediction.Chance) pack.prediction(check, place)).yes();
+            HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1
+                    ? pack.space().single(left().get(0).id()) : truth.id();
+            return ((Prediction.Chance) pack.predictions().of(check, id)).yes();
         }
         double told = -1;
         for (Fault fault : left()) {
@@ -151,29 +152,15 @@ final class Technician {
         return check.otherwise() + share * (1 - 2 * check.otherwise());
     }
 
-    private int place(String id) {
-        for (int h = 0; h < pack.hypotheses().size(); h++) {
-            if (pack.hypotheses().get(h).id().equals(id)) {
-                return h;
-            }
-        }
-        for (int place : pack.unlistedPlaces()) {
-            if (pack.hypothesis(place).id().equals(id)) {
-                return place;
-            }
-        }
-        return pack.pairPlace(place(truth.faults().get(0).id()), place(truth.faults().get(1).id()));
-    }
-
     private boolean present() {
-        return !truth.comesAndGoes() || random.nextDouble() < (failing ? FAILING : truth.duty());
+        return !truth.intermittent() || random.nextDouble() < (failing ? FAILING : truth.duty());
     }
 
     /** The unit with the faults that are left in it, or without any. */
     private VirtualUnit unit(boolean present) {
         List<Fault> faults = present ? left() : List.of();
         if (faults.isEmpty()) {
-            return sound;
+            return nominal;
         }
         return units.computeIfAbsent(faults.toString(), key -> {
             Machine faulty = machine;
@@ -185,9 +172,9 @@ final class Technician {
     }
 
     /** Supplies and parts a little off, as in any real unit. */
-    private Machine varied(Machine nominal) {
-        Machine varied = nominal;
-        for (Element element : nominal.circuit().elements()) {
+    private Machine varied(Machine asDeclared) {
+        Machine varied = asDeclared;
+        for (Element element : asDeclared.circuit().elements()) {
             if (element instanceof Element.Source s && s.ohms() < 1000) {
                 varied = varied.withElement(new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY_TOLERANCE),
                         s.degrees(), s.ohms()));

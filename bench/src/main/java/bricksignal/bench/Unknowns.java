@@ -4,6 +4,8 @@ import bricksignal.core.board.Effect;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
@@ -42,10 +44,10 @@ final class Unknowns {
 
         void add(CompiledPack pack, Diagnosis end, Fault truth) {
             Verdict verdict = ProofGate.verdict(end);
-            Part named = pack.hypothesis(verdict.leader()).part();
+            Part named = pack.space().get(verdict.leader()).part();
             runs++;
             saidSo += verdict.status() == Verdict.Status.UNEXPLAINED ? 1 : 0;
-            found += verdict.unlisted().stream().anyMatch(h -> samePlace(pack.hypothesis(h).fault(), truth)) ? 1 : 0;
+            found += verdict.unlisted().stream().anyMatch(h -> samePlace(pack.space().get(h).fault(), truth)) ? 1 : 0;
             provenWrong += verdict.status() == Verdict.Status.PROVEN && !holds(pack.model(), named, truth) ? 1 : 0;
         }
 
@@ -66,18 +68,20 @@ final class Unknowns {
 
     void add(UnitModel model, long seed) {
         CompiledPack whole = CompiledPack.of(model, ErrorModel.defaults());
-        for (int h = 0; h < whole.faults(); h++) {
+        for (int h = 0; h < model.faults().size(); h++) {
             Fault fault = model.faults().get(h);
+            HypothesisId truth = whole.space().single(fault.id());
             boolean alone = model.faults().stream().filter(f -> f.part().equals(fault.part())).count() == 1;
             if (alone && !fault.effects().isEmpty() && fault.kind() == Fault.Kind.FAULT) {
                 CompiledPack pack = CompiledPack.of(model.withFaults(model.faults().stream().filter(f -> f != fault).toList()),
                         ErrorModel.defaults());
-                leftOut.add(pack, led(pack, new Technician(whole, h, seed * 13 + h)), fault);
-                falseAlarms += unexplained(led(whole, new Technician(whole, h, seed * 13 + h))) ? 1 : 0;
+                leftOut.add(pack, led(pack, new Technician(whole, truth, seed * 13 + h)), fault);
+                falseAlarms += unexplained(led(whole, new Technician(whole, truth, seed * 13 + h))) ? 1 : 0;
             }
         }
-        for (int place : whole.unlistedPlaces()) {
-            neverListed.add(whole, led(whole, new Technician(whole, place, seed * 17 + place)), whole.hypothesis(place).fault());
+        long n = 0;
+        for (Hypothesis unlisted : whole.predictions().unlisted()) {
+            neverListed.add(whole, led(whole, new Technician(whole, unlisted.id(), seed * 17 + n++)), unlisted.fault());
         }
     }
 

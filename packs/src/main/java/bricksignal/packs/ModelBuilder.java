@@ -15,6 +15,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Acceptance;
 import bricksignal.core.unit.CallAdvice;
+import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
@@ -24,6 +25,7 @@ import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -56,7 +58,7 @@ final class ModelBuilder {
                 charts(),
                 root.each("parts", e -> part(e.getKey(), e.getValue())),
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
-                root.each("settings", e -> setting(e.getKey(), e.getValue())), cautions(), traits(),
+                root.each("settings", e -> setting(e.getKey(), e.getValue())), root.each("cautions", e -> caution(e.getKey(), e.getValue())), traits(),
                 root.items("calls").stream().map(ModelBuilder::call).toList(),
                 root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())));
     }
@@ -151,7 +153,7 @@ final class ModelBuilder {
 
     private static Moment moment(String id, Section s) {
         return new Moment(id, s.text("label"), s.text("scenario"), s.expression("during"), s.number("at", 0),
-                s.number("span", 0));
+                s.number("span", 0), role(s, Moment.Role.class, Moment.Role.OTHER));
     }
 
     private static Point point(String net, Section s) {
@@ -163,14 +165,14 @@ final class ModelBuilder {
     private static Test.Reading reading(String id, Section s) {
         Place place = s.has("through") ? new Place.Through(s.text("through"))
                 : s.has("gauge") ? new Place.Gauge(s.text("gauge")) : new Place.Across(s.text("black"), s.text("red"));
-        return new Test.Reading(id, s.text("label"), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
+        return new Test.Reading(id, Message.said(s.text("label")), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
                 new Setup(s.flag("powerOff", false), s.texts("unplug")), s.number("minutes", 0), s.number("tolerance", 0));
     }
 
     private static Test.Check check(String id, Section s) {
         Map<String, Double> tells = new LinkedHashMap<>();
         s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
-        return new Test.Check(id, s.text("label"), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
+        return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
                 s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"));
     }
 
@@ -181,9 +183,9 @@ final class ModelBuilder {
     }
 
     private static Fault fault(String id, Section s) {
-        return new Fault(id, s.text("label"), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
+        return new Fault(id, Message.said(s.text("label")), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
                 s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), s.text("remedy"),
-                s.flag("shared", false), s.number("comesAndGoes", 0));
+                s.flag("shared", false), s.number("intermittent", 0));
     }
 
     private static Effect effect(Section s) {
@@ -219,9 +221,11 @@ final class ModelBuilder {
         return traits;
     }
 
-    private Map<String, String> cautions() {
-        Map<String, String> cautions = new LinkedHashMap<>();
-        root.at("cautions").children().keySet().forEach(id -> cautions.put(id, root.at("cautions").text(id)));
-        return cautions;
+    private static Caution caution(String id, Section s) {
+        return new Caution(id, role(s, Caution.Role.class, Caution.Role.OTHER), s.text("says"));
+    }
+
+    private static <R extends Enum<R>> R role(Section s, Class<R> roles, R otherwise) {
+        return s.has("role") ? Enum.valueOf(roles, s.text("role")) : otherwise;
     }
 }

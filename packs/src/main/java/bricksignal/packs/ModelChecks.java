@@ -4,7 +4,13 @@ import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Region;
+import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.Meter;
+import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayDeque;
@@ -43,6 +49,7 @@ final class ModelChecks {
         new ExpressionChecks(root, model).run();
         faults();
         marks();
+        roles();
         if (!root.hasProblems()) {
             moments();
         }
@@ -50,11 +57,14 @@ final class ModelChecks {
 
     /** The unit in good order must run: it comes to each moment, and it does not chatter. */
     private void moments() {
-        VirtualUnit sound = VirtualUnit.of(model, machine);
-        model.scenarios().stream().filter(s -> sound.run(s.id()).chattering()).forEach(s -> root.at("scenarios").at(s.id())
+        VirtualUnit nominal = VirtualUnit.of(model, machine);
+        model.scenarios().stream().filter(s -> nominal.run(s.id()).chattering()).forEach(s -> root.at("scenarios").at(s.id())
                 .note("the unit in good order chatters: contacts and board find no rest", "Look for a contact that opens "
                         + "what closes it"));
-        model.moments().forEach(moment -> root.at("moments").at(moment.id()).attempt(() -> sound.secondsOf(moment)));
+        model.moments().forEach(moment -> root.at("moments").at(moment.id()).attempt(() -> nominal.secondsOf(moment)));
+        if (!root.hasProblems()) {
+            hazards(nominal);
+        }
     }
 
     private void danglingNets() {
@@ -138,7 +148,7 @@ final class ModelChecks {
         Set<String> connectors = model.connectors().stream().map(c -> c.id()).collect(Collectors.toSet());
         Set<String> parts = model.parts().stream().map(p -> p.id()).collect(Collectors.toCollection(LinkedHashSet::new));
         Set<String> scenarios = model.scenarios().stream().map(s -> s.id()).collect(Collectors.toSet());
-        Set<String> cautions = model.cautions().keySet();
+        Set<String> cautions = model.cautions().stream().map(c -> c.id()).collect(Collectors.toCollection(LinkedHashSet::new));
         each("connectors", (id, s) -> all(s, "pins", elements, "element"));
         each("points", (id, s) -> {
             oneOf(s, "", id, nets, "net");
@@ -208,6 +218,38 @@ final class ModelChecks {
                 section.attempt(() -> effect.apply(machine));
             }
         });
+    }
+
+    /** What the program adds by itself needs to be told: a caution for the power off, and a moment as found and one with it off. */
+    private void roles() {
+        if (model.cautions().stream().noneMatch(c -> c.role() == Caution.Role.POWER_OFF)) {
+            root.at("cautions").note("no caution has the role POWER_OFF", "Give that role to the one told before ohms or a pulled "
+                    + "plug");
+        }
+        if (model.asFound().isEmpty()) {
+            root.at("moments").note("no moment has the role AS_FOUND", "Give that role to the moment at which somebody finds the unit");
+        }
+        if (model.powerOff().isEmpty() && model.readings().stream().anyMatch(r -> r.setup().powerOff())) {
+            root.at("moments").note("no moment has the role POWER_OFF although readings want the power off",
+                    "Give that role to a moment with the power off and proven off");
+        }
+        model.readings().stream().filter(r -> r.mode().dead() && !r.setup().powerOff()).forEach(r -> root.at("readings").at(r.id())
+                .note("a meter on " + r.mode().unit() + " would stand on a unit that is not off", "Give 'powerOff: true'"));
+    }
+
+    /** With the power off no reading on ohms or capacitance stands on a live circuit: a meter there is a hazard and reads nothing. */
+    private void hazards(VirtualUnit nominal) {
+        for (Test.Reading reading : model.readings()) {
+            if (reading.place() instanceof Place.Across across && reading.mode().dead()) {
+                Moment moment = model.moment(reading.moment());
+                Snapshot unit = nominal.run(moment.scenario()).at(nominal.secondsOf(moment)).unit();
+                if (Meter.hazard(unit.solution(), reading.mode(), across.black(), across.red())) {
+                    root.at("readings").at(reading.id()).note("at the moment '" + moment.id() + "' there is voltage between '"
+                            + across.black() + "' and '" + across.red() + "': a meter on " + reading.mode().unit()
+                            + " is a hazard there", "Choose a moment with the power off");
+                }
+            }
+        }
     }
 
     private void marks() {

@@ -9,6 +9,8 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
@@ -17,7 +19,7 @@ import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Setup;
-import java.util.Arrays;
+import bricksignal.core.words.Message;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Set;
@@ -52,8 +54,12 @@ class BeyondTheListTest {
         assertThat(verdict.status()).isEqualTo(Verdict.Status.UNEXPLAINED);
         var effects = PACK.model().fault(fault).effects();
         assertThat(verdict.unlisted()).as("%s among %s", fault, verdict.unlisted().stream()
-                .map(h -> without.hypothesis(h).label()).toList())
-                .anyMatch(h -> without.hypothesis(h).fault().effects().equals(effects));
+                .map(h -> without.space().get(h).label()).toList())
+                .anyMatch(h -> without.space().get(h).fault().effects().equals(effects));
+    }
+
+    private static List<HypothesisId> unlisted() {
+        return PACK.predictions().unlisted().stream().map(Hypothesis::id).toList();
     }
 
     private static CompiledPack without(String fault) {
@@ -65,11 +71,11 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void everyUnlistedFailureDoesSomethingAndNoneIsListed(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        assertThat(pack.unlistedPlaces()).hasSizeGreaterThan(10);
-        for (int place : pack.unlistedPlaces()) {
-            assertThat(pack.fails(place)).as(pack.hypothesis(place).label()).isTrue();
-            assertThat(pack.model().faults()).noneMatch(f -> f.effects().equals(pack.hypothesis(place).fault().effects()));
-            assertThat(pack.hypothesis(place).prior()).isLessThan(0.002);
+        assertThat(pack.predictions().unlisted()).hasSizeGreaterThan(10);
+        for (Hypothesis unlisted : pack.predictions().unlisted()) {
+            assertThat(pack.predictions().fails(unlisted.id())).as(unlisted.id().text()).isTrue();
+            assertThat(pack.model().faults()).noneMatch(f -> f.effects().equals(unlisted.fault().effects()));
+            assertThat(unlisted.prior()).isLessThan(0.002);
         }
     }
 
@@ -77,12 +83,12 @@ class BeyondTheListTest {
     void rivalThatExplainsAsMuchMustBeRuledOutBeforeAPartIsProven() {
         Diagnosis d = Diagnosis.of(without("pin-inducer"), F1.lamps("inducer-seized").observations());
         for (String test : new String[] {"v.IND.purge", "draft-gauge", "ohms-inducer"}) {
-            d = d.and(F1.exact("pin-inducer", PACK.test(test)));
+            d = d.and(F1.exact("pin-inducer", PACK.catalogue().test(test)));
         }
         Verdict verdict = ProofGate.verdict(d);
-        assertThat(d.hypothesis(verdict.leader()).id()).isEqualTo("inducer-seized");
+        assertThat(verdict.leader().text()).isEqualTo("inducer-seized");
         assertThat(verdict.status()).isNotEqualTo(Verdict.Status.PROVEN);
-        assertThat(verdict.items()).anyMatch(item -> item.what().startsWith("Not something else instead") && !item.proven()
+        assertThat(verdict.items()).anyMatch(item -> ((Message.Keyed) item.what()).key().equals("proof.nothing-else") && !item.proven()
                 && !item.tests().isEmpty());
     }
 
@@ -91,10 +97,9 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void listedFaultsExplainWhatTheyShow(String id) {
         Compiled unit = Compiled.of(id);
-        for (int place = 0; place < unit.pack().faults(); place++) {
-            String fault = unit.pack().hypothesis(place).id();
+        for (String fault : unit.faults()) {
             Diagnosis d = unit.lamps(fault);
-            for (var test : unit.pack().tests().subList(0, 12)) {
+            for (var test : unit.pack().catalogue().tests().subList(0, 12)) {
                 d = d.and(unit.exact(fault, test));
             }
             assertThat(d.unexplained()).as(fault).isBetween(0.0, 0.3);
@@ -104,15 +109,15 @@ class BeyondTheListTest {
     /** Odds of an unlisted failure are its prior times its likelihood over the evidence of the list: by hand for two readings. */
     @Test
     void oddsFollowBayesRule() {
-        Diagnosis d = Diagnosis.of(PACK, List.of()).and(F1.exact("igniter-open", PACK.test("v.HSI.warm-up")))
-                .and(F1.exact("igniter-open", PACK.test("see-glow")));
+        Diagnosis d = Diagnosis.of(PACK, List.of()).and(F1.exact("igniter-open", PACK.catalogue().test("v.HSI.warm-up")))
+                .and(F1.exact("igniter-open", PACK.catalogue().test("see-glow")));
         double evidence = 0;
-        for (int h : d.places()) {
-            evidence += PACK.hypothesis(h).prior() * d.likelihood(d.observations().get(0), h)
+        for (HypothesisId h : d.hypotheses()) {
+            evidence += PACK.space().get(h).prior() * d.likelihood(d.observations().get(0), h)
                     * d.likelihood(d.observations().get(1), h);
         }
-        for (int place : PACK.unlistedPlaces()) {
-            double odds = PACK.hypothesis(place).prior() * d.likelihood(d.observations().get(0), place)
+        for (HypothesisId place : unlisted()) {
+            double odds = PACK.space().get(place).prior() * d.likelihood(d.observations().get(0), place)
                     * d.likelihood(d.observations().get(1), place) / evidence;
             assertThat(d.unlisted().get(place)).isCloseTo(odds, withPercentage(0.01));
         }
@@ -123,18 +128,18 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void labelsAreUniqueAndPriorsSumToTheirShare(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        List<String> ids = Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).id()).toList();
+        List<String> ids = pack.predictions().unlisted().stream().map(h -> h.id().text()).toList();
         assertThat(ids).doesNotHaveDuplicates();
-        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToDouble(h -> pack.hypothesis(h).prior()).sum()).isBetween(0.019, 0.021);
-        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).label())).allSatisfy(label ->
-                assertThat(label).isNotBlank().doesNotContain("null"));
+        assertThat(pack.predictions().unlisted().stream().mapToDouble(Hypothesis::prior).sum()).isBetween(0.019, 0.021);
+        assertThat(pack.predictions().unlisted()).allSatisfy(h -> assertThat(((Message.Keyed) h.label()).parts())
+                .noneMatch(part -> part instanceof Message.Said said && (said.text().isBlank() || said.text().contains("null"))));
     }
 
     @ParameterizedTest
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void timesOfABoardAreSetAndDoNotFail(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        assertThat(Arrays.stream(pack.unlistedPlaces()).mapToObj(h -> pack.hypothesis(h).fault().effects().get(0))
+        assertThat(pack.predictions().unlisted().stream().map(h -> h.fault().effects().get(0))
                 .filter(Effect.OnParameter.class::isInstance).map(e -> ((Effect.OnParameter) e).parameter()))
                 .noneMatch(parameter -> parameter.endsWith("-time") || parameter.endsWith("-delay"));
     }
@@ -142,38 +147,38 @@ class BeyondTheListTest {
     /** A repaired part leaves what nobody listed as it was. */
     @Test
     void repairDoesNotMendWhatIsNotListed() {
-        int place = PACK.unlistedPlaces()[0];
-        assertThat(PACK.after(place, Set.of("igniter", "board"))).isEqualTo(place);
+        HypothesisId place = unlisted().get(0);
+        assertThat(PACK.space().after(place, Set.of("igniter", "board"))).isEqualTo(place);
     }
 
     @ParameterizedTest
     @CsvSource({"v.IND.purge", "see-glow", "watch.sequence", "ohms-igniter", "reseat-P3", "new.igniter"})
     void outcomesOfATestHoldForUnlistedFailuresToo(String test) {
-        var outcomes = PACK.outcomes(PACK.test(test));
-        for (int place : PACK.unlistedPlaces()) {
+        var outcomes = PACK.predictions().outcomes(PACK.catalogue().test(test));
+        for (HypothesisId place : unlisted()) {
             double sum = 0;
             for (int k = 0; k < outcomes.count(); k++) {
                 sum += outcomes.chance(k, place);
             }
             assertThat(sum).isCloseTo(1, within(1e-9));
-            assertThat(outcomes.common(place, PACK.sound())).isBetween(0.0, 1.0 + 1e-9);
+            assertThat(outcomes.common(place, PACK.space().nothing())).isBetween(0.0, 1.0 + 1e-9);
         }
     }
 
     /** A failure without a size reads as the circuit says; one with a size is spread, for nobody knows how far it has gone. */
     @Test
     void spreadOfAnUnlistedFailureIsItsUnknownSize() {
-        for (int place : PACK.unlistedPlaces()) {
-            Effect effect = PACK.hypothesis(place).fault().effects().get(0);
+        for (HypothesisId place : unlisted()) {
+            Effect effect = PACK.space().get(place).fault().effects().get(0);
             for (var reading : PACK.model().readings()) {
-                var number = (Prediction.Number) PACK.prediction(reading, place);
-                var sound = (Prediction.Number) PACK.healthyPrediction(reading);
-                boolean moved = !Double.isInfinite(number.mean()) && !Double.isInfinite(sound.mean());
+                var number = (Prediction.Number) PACK.predictions().of(reading, place);
+                var nominal = (Prediction.Number) PACK.predictions().nominal(reading);
+                boolean moved = !Double.isInfinite(number.mean()) && !Double.isInfinite(nominal.mean());
                 if (moved && effect instanceof Effect.OnParameter) {
-                    assertThat(number.sigma()).isGreaterThanOrEqualTo(Math.abs(number.mean() - sound.mean()) / 2);
+                    assertThat(number.sigma()).isGreaterThanOrEqualTo(Math.abs(number.mean() - nominal.mean()) / 2);
                 } else if (effect instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN && moved) {
-                    assertThat(number.sigma()).isEqualTo(PACK.errors().spread(reading, PACK.hypothesis(place).unit().read(reading,
-                            PACK.model().moment(reading.moment()).scenario(), PACK.momentSeconds(reading.moment()))).sigma());
+                    assertThat(number.sigma()).isEqualTo(PACK.errors().spread(reading, PACK.unit(place).read(reading,
+                            PACK.model().moment(reading.moment()).scenario(), PACK.catalogue().seconds(reading.moment()))).sigma());
                 }
             }
         }
@@ -182,10 +187,10 @@ class BeyondTheListTest {
     /** Test cords and jumpers that nobody put in cannot be open; every closed contact can. */
     @Test
     void onlyWhatIsClosedAtSomeTimeCanOpen() {
-        for (int place : PACK.unlistedPlaces()) {
-            if (PACK.hypothesis(place).fault().effects().get(0) instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN
+        for (HypothesisId place : unlisted()) {
+            if (PACK.space().get(place).fault().effects().get(0) instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN
                     && PACK.model().machine().circuit().element(on.element()) instanceof Element.Conductor) {
-                assertThat(PACK.healthy().usualRun().intervals()).anyMatch(interval -> ((Element.Conductor) interval.unit().solution()
+                assertThat(PACK.nominal().usualRun().intervals()).anyMatch(interval -> ((Element.Conductor) interval.unit().solution()
                         .circuit().element(on.element())).closed());
             }
         }

@@ -4,6 +4,7 @@ import bricksignal.core.board.run.Timeline;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Test;
@@ -38,35 +39,31 @@ record Compiled(CompiledPack pack) {
         return pack.model().faults().stream().map(f -> f.id()).toList();
     }
 
-    int place(String fault) {
-        int place = faults().indexOf(fault);
-        if (place < 0) {
-            throw new IllegalArgumentException("no fault " + fault);
-        }
-        return place;
+    HypothesisId place(String fault) {
+        return pack.space().single(fault);
     }
 
     Timeline with(String fault) {
-        return pack.hypotheses().get(place(fault)).unit().usualRun();
+        return pack.unit(place(fault)).usualRun();
     }
 
     /** Where a moment of the usual run lies, with this fault in the unit. */
     Timeline.Interval at(String fault, String moment) {
-        return with(fault).at(pack.momentSeconds(moment));
+        return with(fault).at(pack.catalogue().seconds(moment));
     }
 
     /** What this fault shows in this test, without noise. */
     double shows(String fault, String test) {
-        Test.Reading reading = (Test.Reading) pack.test(test);
-        return pack.hypotheses().get(place(fault)).unit().read(reading, pack.model().moment(reading.moment()).scenario(),
-                pack.momentSeconds(reading.moment())).value();
+        Test.Reading reading = (Test.Reading) pack.catalogue().test(test);
+        return pack.unit(place(fault)).read(reading, pack.model().moment(reading.moment()).scenario(),
+                pack.catalogue().seconds(reading.moment())).value();
     }
 
     /** The lamps of the unit, each as it is most of the time. */
     Diagnosis lamps(String fault) {
         List<Observation> lamps = new ArrayList<>();
         for (String board : pack.model().charts().keySet()) {
-            lamps.add(new Observation.Lamp(board, Map.of(pack.lampShares(place(fault), board).entrySet().stream()
+            lamps.add(new Observation.Lamp(board, Map.of(pack.predictions().lampShares(place(fault), board).entrySet().stream()
                     .max(Map.Entry.comparingByValue()).orElseThrow().getKey(), 1.0), false));
         }
         return Diagnosis.of(pack, lamps);
@@ -77,13 +74,13 @@ record Compiled(CompiledPack pack) {
         return exact(place(fault), test);
     }
 
-    /** A test made without error on a unit with the hypothesis at a place. */
-    List<Observation> exact(int place, Test test) {
-        Prediction prediction = pack.prediction(test, place);
+    /** A test made without error on a unit with a hypothesis. */
+    List<Observation> exact(HypothesisId place, Test test) {
+        Prediction prediction = pack.predictions().of(test, place);
         if (test instanceof Test.Reading reading) {
             return List.of(new Observation.Reading(reading, ((Prediction.Number) prediction).mean()));
         }
         return test instanceof Test.Check check ? List.of(new Observation.Answer(check,
-                ((Prediction.Chance) prediction).yes() >= 0.5)) : pack.seenOf(pack.hypothesis(place).unit());
+                ((Prediction.Chance) prediction).yes() >= 0.5)) : pack.seenOf(pack.unit(place));
     }
 }

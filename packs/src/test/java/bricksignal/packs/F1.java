@@ -5,6 +5,7 @@ import bricksignal.core.board.ExprParser;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Test;
@@ -22,15 +23,15 @@ final class F1 {
     private F1() {
     }
 
-    static Timeline healthy() {
-        return PACK.healthy().usualRun();
+    static Timeline nominal() {
+        return PACK.nominal().usualRun();
     }
 
     static Timeline with(String fault) {
         return Compiled.of("f1-furnace").with(fault);
     }
 
-    static int place(String fault) {
+    static HypothesisId place(String fault) {
         return Compiled.of("f1-furnace").place(fault);
     }
 
@@ -59,11 +60,11 @@ final class F1 {
     }
 
     static Observation reading(String test, double value) {
-        return new Observation.Reading((Test.Reading) PACK.test(test), value);
+        return new Observation.Reading((Test.Reading) PACK.catalogue().test(test), value);
     }
 
     static Observation answer(String test, boolean yes) {
-        return new Observation.Answer((Test.Check) PACK.test(test), yes);
+        return new Observation.Answer((Test.Check) PACK.catalogue().test(test), yes);
     }
 
     /** What this fault shows in this test, without noise. */

@@ -2,7 +2,7 @@ package bricksignal.packs;
 
 import static bricksignal.packs.F1.at;
 import static bricksignal.packs.F1.ever;
-import static bricksignal.packs.F1.healthy;
+import static bricksignal.packs.F1.nominal;
 import static bricksignal.packs.F1.starts;
 import static bricksignal.packs.F1.when;
 import static bricksignal.packs.F1.with;
@@ -31,7 +31,7 @@ class F1SequenceTest {
     @CsvSource({"state.burner.purge, 15", "state.burner.warm-up, 7", "state.burner.trial, 5", "state.burner.post-purge, 10",
         "state.blower.on-delay, 30", "state.blower.off-delay, 90"})
     void stageLasts(String stage, double seconds) {
-        assertThat(lasts(healthy(), stage)).isCloseTo(seconds, within(0.01));
+        assertThat(lasts(nominal(), stage)).isCloseTo(seconds, within(0.01));
     }
 
     @Test
@@ -39,7 +39,7 @@ class F1SequenceTest {
         String[] stages = {"idle", "draft-check", "draft-proving", "purge", "warm-up", "trial", "run", "post-purge"};
         double before = 0;
         for (String stage : stages) {
-            double start = starts(healthy(), "state.burner." + stage);
+            double start = starts(nominal(), "state.burner." + stage);
             assertThat(start).as(stage).isGreaterThan(before);
             before = start;
         }
@@ -47,15 +47,15 @@ class F1SequenceTest {
 
     @Test
     void igniterHasLineVoltageForSevenSecondsBeforeGas() {
-        assertThat(starts(healthy(), "amps.gas-valve >= 0.3") - starts(healthy(), "amps.igniter >= 1"))
+        assertThat(starts(nominal(), "amps.gas-valve >= 0.3") - starts(nominal(), "amps.igniter >= 1"))
                 .isCloseTo(7, within(0.01));
     }
 
     @Test
-    void healthyUnitRunsUntilTheCallEnds() {
-        assertThat(healthy().chattering()).isFalse();
-        assertThat(healthy().share(when("flame >= 0.5"), 60, 400)).isEqualTo(1);
-        assertThat(at(healthy(), 600, "airflow")).isLessThan(0.01);
+    void nominalUnitRunsUntilTheCallEnds() {
+        assertThat(nominal().chattering()).isFalse();
+        assertThat(nominal().share(when("flame >= 0.5"), 60, 400)).isEqualTo(1);
+        assertThat(at(nominal(), 600, "airflow")).isLessThan(0.01);
     }
 
     @Test
@@ -104,7 +104,7 @@ class F1SequenceTest {
     @Test
     void weakCapacitorHumsAndDoesNotTurn() {
         Timeline run = with("capacitor-weak");
-        double blower = F1.PACK.momentSeconds("blower");
+        double blower = F1.PACK.catalogue().seconds("blower");
         assertThat(at(run, blower, "amps.blower-main")).isGreaterThan(4);
         assertThat(at(run, blower, "airflow")).isLessThan(0.01);
     }

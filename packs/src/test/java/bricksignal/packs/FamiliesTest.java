@@ -51,14 +51,14 @@ class FamiliesTest {
             d = d.and(unit.exact(fault, test));
             advice = Advice.of(d, planner, standing);
         }
-        assertThat(ProofGate.verdict(d).group().stream().flatMap(h -> unit.pack().hypothesis(h).parts().stream())
+        assertThat(ProofGate.verdict(d).group().stream().flatMap(h -> unit.pack().space().get(h).parts().stream())
                 .map(p -> p.id())).contains(unit.pack().model().fault(fault).part());
     }
 
     @ParameterizedTest
     @MethodSource("packs")
     void boardsAreSeldomAtFault(String id) {
-        double boards = Compiled.of(id).pack().hypotheses().stream().filter(h -> h.part().kind() == Part.Kind.BOARD)
+        double boards = Compiled.of(id).pack().space().considered().stream().filter(h -> h.part().kind() == Part.Kind.BOARD)
                 .mapToDouble(Hypothesis::prior).sum();
         assertThat(boards).isBetween(0.01, 0.15);
     }
@@ -68,8 +68,8 @@ class FamiliesTest {
     void everyCodeOfAChartIsShownByTheModel(String id) {
         Compiled unit = Compiled.of(id);
         unit.pack().model().charts().forEach((board, chart) -> {
-            var shown = unit.pack().hypotheses().stream()
-                    .flatMap(h -> h.unit().usualRun().intervals().stream()).map(i -> i.unit().lamps().get(board)).distinct().toList();
+            var shown = unit.pack().space().considered().stream()
+                    .flatMap(h -> unit.pack().predictions().lampSharesAfterReset(h.id(), board).keySet().stream()).distinct().toList();
             assertThat(chart.patterns()).as("%s of %s", board, id).filteredOn(p -> !shown.contains(p))
                     .as("codes that nothing in the model shows").hasSizeLessThanOrEqualTo(1);
         });
@@ -93,8 +93,8 @@ class FamiliesTest {
     @Test
     void clickAndGasWithoutSparkIsElectrodeLeadOrBoardAndTheBoardLast() {
         Compiled unit = Compiled.of("f3-vehicle");
-        Diagnosis d = unit.lamps("board-spark").and(unit.exact("board-spark", unit.pack().test("hear-valve")))
-                .and(unit.exact("board-spark", unit.pack().test("hear-spark")));
+        Diagnosis d = unit.lamps("board-spark").and(unit.exact("board-spark", unit.pack().catalogue().test("hear-valve")))
+                .and(unit.exact("board-spark", unit.pack().catalogue().test("hear-spark")));
         assertThat(d.belief(unit.place("electrode-gap"))).isGreaterThan(d.belief(unit.place("lead-chafed")))
                 .isGreaterThan(d.belief(unit.place("board-spark")));
         assertThat(d.belief(unit.place("electrode-gap")) + d.belief(unit.place("lead-chafed"))
@@ -115,8 +115,8 @@ class FamiliesTest {
         Compiled unit = Compiled.of("f9-airhandler");
         assertThat(unit.shows("board-data", "v.DC.call")).isCloseTo(12.6, within(0.3));
         assertThat(unit.shows("board-data", "v.DATA.call")).isCloseTo(1.6, within(0.1));
-        Diagnosis d = unit.lamps("board-data").and(unit.exact("board-data", unit.pack().test("v.DC.call")))
-                .and(unit.exact("board-data", unit.pack().test("v.DATA.call")));
+        Diagnosis d = unit.lamps("board-data").and(unit.exact("board-data", unit.pack().catalogue().test("v.DC.call")))
+                .and(unit.exact("board-data", unit.pack().catalogue().test("v.DATA.call")));
         assertThat(d.belief(unit.place("board-data"))).isGreaterThan(0.95);
     }
 
@@ -127,7 +127,7 @@ class FamiliesTest {
         assertThat(unit.shows("module-dead", "v.DATA-m.call")).isCloseTo(4.9, within(0.1));
         Diagnosis d = unit.lamps("module-dead");
         for (String test : new String[] {"v.DC-m.call", "v.DATA-m.call", "v.ANS-m.call"}) {
-            d = d.and(unit.exact("module-dead", unit.pack().test(test)));
+            d = d.and(unit.exact("module-dead", unit.pack().catalogue().test(test)));
         }
         assertThat(d.belief(unit.place("module-dead"))).isGreaterThan(0.95);
     }
@@ -135,10 +135,11 @@ class FamiliesTest {
     @Test
     void swappedLeadsOnDirectVoltsAreNotAFault() {
         Compiled unit = Compiled.of("f9-airhandler");
-        var reading = (bricksignal.core.unit.Test.Reading) unit.pack().test("v.DC.call");
+        var reading = (bricksignal.core.unit.Test.Reading) unit.pack().catalogue().test("v.DC.call");
         Diagnosis right = unit.lamps("module-dead").and(new bricksignal.core.diagnosis.Observation.Reading(reading, 12.6));
         Diagnosis swapped = unit.lamps("module-dead").and(new bricksignal.core.diagnosis.Observation.Reading(reading, -12.6));
-        for (int h = 0; h < unit.faults().size(); h++) {
+        for (var fault : unit.pack().space().faults()) {
+            var h = fault.id();
             assertThat(swapped.belief(h)).isCloseTo(right.belief(h), within(1e-12));
         }
     }
@@ -150,7 +151,7 @@ class FamiliesTest {
         Compiled unit = Compiled.of("f12-minisplit");
         assertThat(unit.at("permit-dead", "found").unit().powered()).contains("indoor-board").doesNotContain("outdoor-board");
         assertThat(unit.shows("permit-dead", "v.O1.standby")).as("line is at the outdoor terminals").isGreaterThan(220);
-        Diagnosis d = unit.lamps("permit-dead").and(unit.exact("permit-dead", unit.pack().test("v.O3.run")));
+        Diagnosis d = unit.lamps("permit-dead").and(unit.exact("permit-dead", unit.pack().catalogue().test("v.O3.run")));
         assertThat(d.belief(unit.place("outdoor-dead"))).as("a dark board without its line is not a bad board").isLessThan(0.02);
     }
 

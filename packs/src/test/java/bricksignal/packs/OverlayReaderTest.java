@@ -8,6 +8,7 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
 import java.util.List;
@@ -44,7 +45,7 @@ class OverlayReaderTest {
         assertThat(((Element.Load) model.machine().circuit().element("igniter")).ohms()).isEqualTo(80);
         assertThat(model.settings().get(0).options()).containsOnlyKeys("A", "B");
         CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
-        double[] purge = pack.healthy().usualRun().firstStretch(F1.when("state.burner.purge")).orElseThrow();
+        double[] purge = pack.nominal().usualRun().firstStretch(F1.when("state.burner.purge")).orElseThrow();
         assertThat(purge[1] - purge[0]).isCloseTo(30, within(0.01));
     }
 
@@ -62,8 +63,8 @@ class OverlayReaderTest {
                 LampPattern.flashes(4), 0.0), false)));
         Diagnosis four = Diagnosis.of(pack, List.of(new Observation.Lamp("board", Map.of(LampPattern.flashes(9), 0.0,
                 LampPattern.flashes(4), 1.0), false)));
-        int hose = pack.hypotheses().stream().map(h -> h.id()).toList().indexOf("hose-leaks");
-        int igniter = pack.hypotheses().stream().map(h -> h.id()).toList().indexOf("igniter-open");
+        HypothesisId hose = pack.space().single("hose-leaks");
+        HypothesisId igniter = pack.space().single("igniter-open");
         assertThat(nine.belief(hose)).isGreaterThan(8 * nine.belief(igniter));
         assertThat(four.belief(igniter)).isGreaterThan(8 * four.belief(hose));
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
@@ -78,7 +79,7 @@ class ReadAndIdentifyTest {
         Compiled unit = Compiled.of(id);
         assertThat(unit.pack().model().acceptance()).isNotEmpty();
         for (Acceptance limit : unit.pack().model().acceptance()) {
-            double mean = ((Prediction.Number) unit.pack().healthyPrediction(unit.pack().test(limit.test()))).mean();
+            double mean = ((Prediction.Number) unit.pack().predictions().nominal(unit.pack().catalogue().test(limit.test()))).mean();
             assertThat(limit.accepts(mean)).as("%s: %s", limit.label(), mean).isTrue();
         }
     }
@@ -115,9 +116,9 @@ class ReadAndIdentifyTest {
     private static Observation lowImpedance(Compiled unit, String fault, Chain chain, int place) {
         var reading = chain.readings().get(place);
         var mode = bricksignal.core.circuit.solve.MeterMode.AC_VOLTS_LOW_Z;
-        var test = unit.pack().freeReading(mode, reading.place(), reading.moment(), reading.setup());
-        double value = unit.pack().hypotheses().get(unit.place(fault)).unit().read(test,
-                unit.pack().model().moment(test.moment()).scenario(), unit.pack().momentSeconds(test.moment())).value();
+        var test = unit.pack().catalogue().free(mode, (bricksignal.core.unit.Place.Across) reading.place(), reading.moment(), reading.setup());
+        double value = unit.pack().unit(unit.place(fault)).read(test,
+                unit.pack().model().moment(test.moment()).scenario(), unit.pack().catalogue().seconds(test.moment())).value();
         return new Observation.Reading(test, value);
     }
 
@@ -138,11 +139,11 @@ class ReadAndIdentifyTest {
         Compiled unit = Compiled.of("f14-rooftop");
         assertThat(unit.shows("detector-dirty", "v.VR.standby")).isCloseTo(27.6, within(0.3));
         assertThat(unit.at("detector-dirty", "found").unit().powered()).doesNotContain("unit-board");
-        Diagnosis d = unit.lamps("detector-dirty").and(unit.exact("detector-dirty", unit.pack().test("v.VR.standby")))
-                .and(unit.exact("detector-dirty", unit.pack().test("v.PERM.standby")));
+        Diagnosis d = unit.lamps("detector-dirty").and(unit.exact("detector-dirty", unit.pack().catalogue().test("v.VR.standby")))
+                .and(unit.exact("detector-dirty", unit.pack().catalogue().test("v.PERM.standby")));
         double boards = 0;
-        for (int h = 0; h < unit.faults().size(); h++) {
-            boards += unit.pack().hypotheses().get(h).part().id().equals("unit-board") ? d.belief(h) : 0;
+        for (var h : unit.pack().space().faults()) {
+            boards += h.part().id().equals("unit-board") ? d.belief(h.id()) : 0;
         }
         assertThat(boards).isLessThan(0.01);
     }
@@ -153,13 +154,13 @@ class ReadAndIdentifyTest {
         Diagnosis alone = unit.lamps("fire-alarm");
         Diagnosis alike = alone.and(new Observation.Twin(true)).and(new Observation.Twin(true));
         Diagnosis single = alone.and(new Observation.Twin(false));
-        int alarm = unit.place("fire-alarm");
-        int dirty = unit.place("detector-dirty");
+        HypothesisId alarm = unit.place("fire-alarm");
+        HypothesisId dirty = unit.place("detector-dirty");
         assertThat(alone.belief(alarm)).isLessThan(alone.belief(dirty));
         assertThat(alike.belief(alarm)).isGreaterThan(10 * alike.belief(dirty));
         assertThat(single.belief(dirty)).isGreaterThan(10 * single.belief(alarm));
-        assertThat(single.possible(unit.pack().test("swap.ignition-board"))).isTrue();
-        assertThat(alike.possible(unit.pack().test("swap.ignition-board"))).isFalse();
+        assertThat(single.possible(unit.pack().catalogue().test("swap.ignition-board"))).isTrue();
+        assertThat(alike.possible(unit.pack().catalogue().test("swap.ignition-board"))).isFalse();
     }
 
     @Test
@@ -168,23 +169,23 @@ class ReadAndIdentifyTest {
         Map<LampPattern, Double> ready = Map.of(LampPattern.HEARTBEAT, 1.0);
         Diagnosis found = Diagnosis.of(unit.pack(), List.of(new Observation.Lamp("board", ready, false)));
         Diagnosis reset = Diagnosis.of(unit.pack(), List.of(new Observation.Lamp("board", ready, true)));
-        int igniter = unit.place("igniter-open");
+        HypothesisId igniter = unit.place("igniter-open");
         assertThat(reset.belief(igniter)).isGreaterThan(1.5 * found.belief(igniter));
     }
 
     @ParameterizedTest
-    @CsvSource({"27, SOUND", "14, GHOST", "0.2, MISSING"})
+    @CsvSource({"27, NOMINAL", "14, GHOST", "0.2, MISSING"})
     void twentyFourVoltsAreNotTakenLiterally(double value, Judgement.Kind kind) {
-        // common practice: 27 V is healthy, 14 V on an open conductor is a ghost
+        // common practice: 27 V is as it should be, 14 V on an open conductor is a ghost
         var pack = Compiled.of("f1-furnace").pack();
-        var test = (bricksignal.core.unit.Test.Reading) pack.test("v.R.standby");
+        var test = (bricksignal.core.unit.Test.Reading) pack.catalogue().test("v.R.standby");
         assertThat(Judgement.of(pack, new Observation.Reading(test, value)).kind()).isEqualTo(kind);
     }
 
     @Test
     void minusSignOnDirectVoltsIsOnlySwappedLeads() {
         var pack = Compiled.of("f9-airhandler").pack();
-        var test = (bricksignal.core.unit.Test.Reading) pack.test("v.DC.call");
+        var test = (bricksignal.core.unit.Test.Reading) pack.catalogue().test("v.DC.call");
         assertThat(Judgement.of(pack, new Observation.Reading(test, -12.6)).kind()).isEqualTo(Judgement.Kind.SWAPPED);
     }
 

@@ -13,6 +13,7 @@ import aima.core.probability.domain.FiniteIntegerDomain;
 import aima.core.probability.proposition.AssignmentProposition;
 import aima.core.probability.util.RandVar;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import java.util.ArrayList;
@@ -42,22 +43,23 @@ class ReferenceBayesTest {
         // pairs of faults are beyond the network: compare among the single hypotheses
         double singles = 0;
         for (int h = 0; h < reference.length; h++) {
-            singles += diagnosis.belief(h);
+            singles += diagnosis.belief(pack.space().considered().get(h).id());
         }
         for (int h = 0; h < reference.length; h++) {
-            assertThat(diagnosis.belief(h) / singles).as(pack.hypotheses().get(h).id()).isCloseTo(reference[h], within(1e-12));
+            Hypothesis hypothesis = pack.space().considered().get(h);
+            assertThat(diagnosis.belief(hypothesis.id()) / singles).as(hypothesis.id().text()).isCloseTo(reference[h], within(1e-12));
         }
     }
 
     private static double[] reference(bricksignal.core.diagnosis.CompiledPack pack, List<bricksignal.core.unit.Test.Check> checks,
             boolean[] answers) {
-        int n = pack.hypotheses().size();
+        int n = pack.space().considered().size();
         Integer[] places = new Integer[n];
         double[] prior = new double[n];
-        double total = pack.hypotheses().stream().mapToDouble(h -> h.prior()).sum();
+        double total = pack.space().considered().stream().mapToDouble(h -> h.prior()).sum();
         for (int h = 0; h < n; h++) {
             places[h] = h;
-            prior[h] = pack.hypotheses().get(h).prior() / total;
+            prior[h] = pack.space().considered().get(h).prior() / total;
         }
         RandVar cause = new RandVar("CAUSE", new FiniteIntegerDomain(places));
         FiniteNode root = new FullCPTNode(cause, prior);
@@ -66,7 +68,7 @@ class ReferenceBayesTest {
             RandVar answer = new RandVar("ANSWER" + i, new BooleanDomain());
             double[] table = new double[2 * n];
             for (int h = 0; h < n; h++) {
-                double yes = pack.errors().likelihood((Prediction.Chance) pack.prediction(checks.get(i), h), true);
+                double yes = pack.errors().likelihood((Prediction.Chance) pack.predictions().of(checks.get(i), pack.space().considered().get(h).id()), true);
                 table[2 * h] = yes;
                 table[2 * h + 1] = 1 - yes;
             }

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.Told;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.Fault;
@@ -26,7 +29,7 @@ class WatchedSequenceTest {
     @Test
     void sequenceIsProposedWhileTheRunIsOpenAndNotAgainOnceItWasWatched() {
         Diagnosis d = Diagnosis.of(PACK, List.of());
-        var sequence = PACK.test("watch.sequence");
+        var sequence = PACK.catalogue().test("watch.sequence");
         Planner planner = Planner.of(PACK, Policy.defaults());
         assertThat(planner.proposals(d, Setup.AS_IT_IS)).anyMatch(p -> p.test().equals(sequence) && p.bits() > 1);
         Diagnosis watched = d.and(F1.exact("igniter-open", sequence));
@@ -37,21 +40,21 @@ class WatchedSequenceTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"igniter-open, igniter does not come", "rod-coated, gas valve stops again", "nothing-now, everything in time",
-        "board-blower-welded, blower runs before the call", "capacitor-open, blower does not come"})
-    void storyOfAWatchedRunIsTheFirstThingThatIsNotAsItShouldBe(String fault, String story) {
-        var prediction = (Prediction.Choice) PACK.prediction(PACK.test("watch.sequence"), F1.place(fault));
-        assertThat(prediction.likeliest()).isEqualTo(story);
+    @CsvSource({"igniter-open, MISSING, igniter", "rod-coated, STOPS_AGAIN, gas valve", "nothing-now, IN_TIME, ''",
+        "board-blower-welded, RUNS_BEFORE, blower", "capacitor-open, MISSING, blower"})
+    void storyOfAWatchedRunIsTheFirstThingThatIsNotAsItShouldBe(String fault, Told.Kind kind, String channel) {
+        var prediction = (Prediction.Choice) PACK.predictions().of(PACK.catalogue().test("watch.sequence"), F1.place(fault));
+        assertThat(prediction.likeliest()).isEqualTo(new Told(kind, channel));
     }
 
-    /** In one run a fault that comes and goes is there or not: a good run tells as much against it as its duty, not more. */
+    /** In one run an intermittent fault is there or not: a good run tells as much against it as its duty, not more. */
     @Test
     void goodRunTellsAgainstAnIntermittentOnlyOnce() {
         Diagnosis before = Diagnosis.of(PACK, List.of());
-        Diagnosis after = before.and(F1.exact("nothing-now", PACK.test("watch.sequence")));
-        int loose = PACK.hypotheses().stream().map(h -> h.id()).toList().indexOf("pin-igniter.now-and-then");
-        double odds = after.belief(loose) / after.belief(PACK.sound()) / (before.belief(loose) / before.belief(PACK.sound()));
-        double duty = PACK.hypothesis(loose).duty();
+        Diagnosis after = before.and(F1.exact("nothing-now", PACK.catalogue().test("watch.sequence")));
+        HypothesisId loose = new HypothesisId.Intermittent("pin-igniter");
+        double odds = after.belief(loose) / after.belief(PACK.space().nothing()) / (before.belief(loose) / before.belief(PACK.space().nothing()));
+        double duty = PACK.space().get(loose).duty();
         assertThat(odds).isCloseTo(1 - duty, within(0.02));
     }
 
@@ -60,10 +63,10 @@ class WatchedSequenceTest {
     void soundUnitIsSeenToDoEverythingInTime(String id) {
         Compiled unit = Compiled.of(id);
         CompiledPack pack = unit.pack();
-        List<Observation> seen = pack.seenOf(pack.healthy());
+        List<Observation> seen = pack.seenOf(pack.nominal());
         assertThat(seen).isNotEmpty().allMatch(o -> o instanceof Observation.Event);
         assertThat(seen.stream().filter(o -> ((Observation.Event) o).begins()).count()).isEqualTo(pack.seenInSequence().size());
-        assertThat(((Prediction.Choice) pack.healthyPrediction(pack.test("watch.sequence"))).likeliest()).isEqualTo("everything in time");
+        assertThat(((Prediction.Choice) pack.predictions().nominal(pack.catalogue().test("watch.sequence"))).likeliest()).isEqualTo(Told.IN_TIME);
     }
 
     /** What a person cannot see is not asked of a person. */
@@ -81,10 +84,11 @@ class WatchedSequenceTest {
         Compiled unit = Compiled.of(id);
         CompiledPack pack = unit.pack();
         Diagnosis before = Diagnosis.of(pack, List.of());
-        for (int place = 0; place < pack.faults(); place++) {
-            Diagnosis after = before.and(unit.exact(place, pack.test("watch.sequence")));
-            double odds = after.belief(place) / after.belief(pack.sound()) / (before.belief(place) / before.belief(pack.sound()));
-            assertThat(odds).as(pack.hypothesis(place).id()).isGreaterThan(0.7);
+        for (Hypothesis fault : pack.space().faults()) {
+            HypothesisId place = fault.id();
+            Diagnosis after = before.and(unit.exact(place, pack.catalogue().test("watch.sequence")));
+            double odds = after.belief(place) / after.belief(pack.space().nothing()) / (before.belief(place) / before.belief(pack.space().nothing()));
+            assertThat(odds).as(place.text()).isGreaterThan(0.7);
         }
     }
 
@@ -92,10 +96,11 @@ class WatchedSequenceTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void storiesOfAllSuspectsAreOutcomesOfTheTest(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        var test = pack.test("watch.sequence");
-        var outcomes = pack.outcomes(test);
-        for (int place = 0; place < pack.hypotheses().size(); place++) {
-            var told = ((Prediction.Choice) pack.prediction(test, place)).chances();
+        var test = pack.catalogue().test("watch.sequence");
+        var outcomes = pack.predictions().outcomes(test);
+        for (Hypothesis considered : pack.space().considered()) {
+            HypothesisId place = considered.id();
+            var told = ((Prediction.Choice) pack.predictions().of(test, place)).chances();
             assertThat(told.values().stream().mapToDouble(Double::doubleValue).sum()).isCloseTo(1, within(1e-9));
             double best = 0;
             double sum = 0;
@@ -108,15 +113,15 @@ class WatchedSequenceTest {
         }
     }
 
-    /** Two runs watched are two chances for a fault that comes and goes. */
+    /** Two runs watched are two chances for an intermittent fault. */
     @Test
     void secondRunCountsAnew() {
-        List<Observation> run = F1.exact("nothing-now", PACK.test("watch.sequence"));
+        List<Observation> run = F1.exact("nothing-now", PACK.catalogue().test("watch.sequence"));
         Diagnosis none = Diagnosis.of(PACK, List.of());
         Diagnosis twice = none.and(run).and(run);
-        int loose = PACK.hypotheses().stream().map(h -> h.id()).toList().indexOf("pin-igniter.now-and-then");
-        double odds = twice.belief(loose) / twice.belief(PACK.sound()) / (none.belief(loose) / none.belief(PACK.sound()));
-        double duty = PACK.hypothesis(loose).duty();
+        HypothesisId loose = new HypothesisId.Intermittent("pin-igniter");
+        double odds = twice.belief(loose) / twice.belief(PACK.space().nothing()) / (none.belief(loose) / none.belief(PACK.space().nothing()));
+        double duty = PACK.space().get(loose).duty();
         assertThat(odds).isCloseTo((1 - duty) * (1 - duty), within(0.02));
     }
 
@@ -128,7 +133,7 @@ class WatchedSequenceTest {
     void switchThatIsSetWrongIsSeenAtTheSwitch(String id, String fault, String test) {
         Compiled unit = Compiled.of(id);
         Diagnosis before = Diagnosis.of(unit.pack(), List.of());
-        Diagnosis d = before.and(unit.exact(fault, unit.pack().test(test)));
+        Diagnosis d = before.and(unit.exact(fault, unit.pack().catalogue().test(test)));
         assertThat(d.belief(unit.place(fault))).isGreaterThan(10 * before.belief(unit.place(fault)));
         assertThat(unit.pack().model().fault(fault).kind()).isEqualTo(Fault.Kind.SET_WRONG);
     }
@@ -138,7 +143,6 @@ class WatchedSequenceTest {
     void everyFamilyThinksOfASwitchThatIsSetWrong(String id) {
         Compiled unit = Compiled.of(id);
         assertThat(unit.pack().model().faults()).anyMatch(fault -> fault.kind() == Fault.Kind.SET_WRONG);
-        assertThat(unit.pack().model().settings()).allSatisfy(setting -> assertThat(((Prediction.Chance) unit.pack()
-                .healthyPrediction(unit.pack().test("set." + setting.id()))).yes()).isLessThan(0.05));
+        assertThat(unit.pack().model().settings()).allSatisfy(setting -> assertThat(((Prediction.Chance) unit.pack().predictions().nominal(unit.pack().catalogue().test("set." + setting.id()))).yes()).isLessThan(0.05));
     }
 }

@@ -10,11 +10,19 @@ import java.util.List;
  */
 public final class ExprParser {
 
+    private static final int MOST_CHARACTERS = 1000;
+    private static final int DEEPEST = 40;
+
     private final String text;
     private final List<String> tokens = new ArrayList<>();
     private int next;
+    private int depth;
 
     private ExprParser(String text) {
+        if (text.length() > MOST_CHARACTERS) {
+            throw new IllegalArgumentException("an expression has " + text.length() + " characters; at most " + MOST_CHARACTERS
+                    + " are read");
+        }
         this.text = text;
         tokenise();
     }
@@ -63,7 +71,15 @@ public final class ExprParser {
         if (next >= tokens.size()) {
             throw refuse("it ends too early");
         }
-        String token = tokens.get(next++);
+        if (++depth > DEEPEST) {
+            throw refuse("it is nested more than " + DEEPEST + " deep");
+        }
+        Expr inner = operand(tokens.get(next++));
+        depth--;
+        return inner;
+    }
+
+    private Expr operand(String token) {
         if (token.equals("not")) {
             return new Expr.Not(binary(Expr.Operator.AT_LEAST.rank()));
         }

@@ -5,16 +5,17 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * The belief over a pack's hypotheses after a list of observations, by Bayes' rule with independent observations. Singles are
- * always considered; pairs of faults where together they could explain what no single one does ({@link PairSearch}). After a
- * repair the belief goes on over what is left. Immutable.
+ * The belief over what may be the matter after a list of observations, by Bayes' rule with independent observations. Listed
+ * faults are always considered; pairs of them where together they could explain what no single one does ({@link PairSearch}).
+ * After a repair the belief goes on over what is left. Immutable; one observation more is added to what is known and nothing
+ * before it is computed again. Safe for use by several threads.
  */
 public final class Diagnosis {
 
@@ -24,52 +25,72 @@ public final class Diagnosis {
     private static final double DECIDED = 0.5;
 
     private final CompiledPack pack;
+    private final HypothesisSpace space;
     private final Likelihoods likelihoods;
+    private final Evidence evidence;
     private final List<Observation> observations;
-    private final List<List<Observation>> together;
-    private final List<Set<String>> repairedBefore = new ArrayList<>();
-    private final List<Boolean> failingBefore = new ArrayList<>();
-    private boolean failing;
-    private final Set<String> repaired = new LinkedHashSet<>();
-    private final List<double[]> singles;
-    private final List<double[]> looseSingles;
-    private final Map<Integer, Double> belief;
-    private final int[] places;
+    private final List<double[]> columns;
+    private final double[] logs;
+    private final double[] looseLogs;
+    private final Map<HypothesisId, Sum> sums;
+    private final Map<HypothesisId, Double> belief = new LinkedHashMap<>();
     private final double logEvidence;
     private final double unexplained;
-    private @Nullable Map<Integer, Double> unlisted;
-    private @Nullable List<Observation> odd;
+    private @Nullable List<HypothesisId> ranking;
+    private volatile @Nullable Map<HypothesisId, Double> unlisted;
+    private volatile @Nullable List<Observation> odd;
 
-    private Diagnosis(CompiledPack pack, List<Observation> observations, List<double[]> known,
-            List<double[]> knownLoose) {
+    /** Logarithm of the likelihood of the first observations under a hypothesis beyond the considered ones. */
+    private record Sum(int upTo, double log) {
+    }
+
+    private Diagnosis(CompiledPack pack) {
         this.pack = pack;
+        this.space = pack.space();
         this.likelihoods = Likelihoods.of(pack);
+        this.evidence = Evidence.NONE;
+        this.observations = List.of();
+        this.columns = List.of();
+        this.logs = space.considered().stream().mapToDouble(h -> Math.log(h.prior())).toArray();
+        this.looseLogs = logs.clone();
+        this.sums = new ConcurrentHashMap<>();
+        this.logEvidence = posterior();
+        this.unexplained = looser();
+    }
+
+    private Diagnosis(Diagnosis before, Observation observation) {
+        this.pack = before.pack;
+        this.space = before.space;
+        this.likelihoods = before.likelihoods;
+        this.evidence = before.evidence.and(observation);
+        this.observations = evidence.observations();
+        this.sums = new ConcurrentHashMap<>(before.sums);
+        Evidence.Entry entry = evidence.entries().get(observations.size() - 1);
         Likelihoods loose = Likelihoods.loose(pack);
-        this.observations = List.copyOf(observations);
-        this.together = Likelihoods.together(this.observations);
-        for (Observation observation : this.observations) {
-            repairedBefore.add(Set.copyOf(repaired));
-            failingBefore.add(failing);
-            failing = !(observation instanceof Observation.Repaired) && (failing || WatchTest.seenToFail(observation));
-            if (observation instanceof Observation.Repaired repair) {
-                repaired.add(repair.part());
-            }
+        double[] column = new double[before.logs.length];
+        this.logs = before.logs.clone();
+        this.looseLogs = before.looseLogs.clone();
+        for (int h = 0; h < column.length; h++) {
+            HypothesisId then = entry.then(space, space.considered().get(h).id());
+            column[h] = likelihoods.log(entry.together(), then);
+            logs[h] += column[h];
+            looseLogs[h] += loose.log(entry.together(), then);
         }
-        this.singles = new ArrayList<>(known);
-        this.looseSingles = new ArrayList<>(knownLoose);
-        while (singles.size() < this.observations.size()) {
-            looseSingles.add(singleLogs(loose, singles.size()));
-            singles.add(singleLogs(likelihoods, singles.size()));
-        }
-        this.belief = new LinkedHashMap<>();
-        this.logEvidence = posterior(belief);
-        this.unexplained = unexplained(logEvidence);
-        this.places = belief.keySet().stream().mapToInt(Integer::intValue).toArray();
+        List<double[]> more = new ArrayList<>(before.columns);
+        more.add(column);
+        this.columns = Collections.unmodifiableList(more);
+        this.logEvidence = posterior();
+        this.unexplained = looser();
+    }
+
+    /** The belief before anything is known. */
+    public static Diagnosis of(CompiledPack pack) {
+        return new Diagnosis(pack);
     }
 
     /** The belief after these observations. */
     public static Diagnosis of(CompiledPack pack, List<Observation> observations) {
-        return new Diagnosis(pack, observations, List.of(), List.of());
+        return new Diagnosis(pack).and(observations);
     }
 
     public CompiledPack pack() {
@@ -92,34 +113,53 @@ public final class Diagnosis {
 
     /** The parts that were repaired on this visit, by id. */
     public Set<String> repaired() {
-        return Collections.unmodifiableSet(repaired);
+        return evidence.repaired();
     }
 
     /** The same with several observations more. */
     public Diagnosis and(List<Observation> further) {
-        List<Observation> more = new ArrayList<>(observations);
-        more.addAll(further);
-        return new Diagnosis(pack, more, singles, looseSingles);
+        Diagnosis now = this;
+        for (Observation observation : further) {
+            now = now.and(observation);
+        }
+        return now;
     }
 
     /** The same with one observation more. */
     public Diagnosis and(Observation observation) {
-        return and(List.of(observation));
+        return new Diagnosis(this, observation);
     }
 
-    /** The places of the hypotheses that are considered: every single one, and the pairs that could explain it. */
-    public int[] places() {
-        return places.clone();
+    /** What is considered: every listed fault, staying and intermittent, and the pairs that could explain what was found. */
+    public Set<HypothesisId> hypotheses() {
+        return Collections.unmodifiableSet(belief.keySet());
     }
 
-    /** The hypothesis at a place. */
-    public Hypothesis hypothesis(int place) {
-        return pack.hypothesis(place);
+    /** The hypothesis of that identity. */
+    public Hypothesis hypothesis(HypothesisId id) {
+        return space.get(id);
     }
 
-    /** Probability of the hypothesis at a place; 0 for one that is not considered. */
-    public double belief(int place) {
-        return belief.getOrDefault(place, 0.0);
+    /** Probability of a hypothesis; 0 for one that is not considered. */
+    public double belief(HypothesisId id) {
+        return belief.getOrDefault(id, 0.0);
+    }
+
+    /** The most probable hypothesis. */
+    public HypothesisId leader() {
+        return ranking().get(0);
+    }
+
+    /** Hypotheses by falling probability; equal ones keep their order. */
+    public List<HypothesisId> ranking() {
+        List<HypothesisId> known = ranking;
+        if (known == null) {
+            List<HypothesisId> order = new ArrayList<>(belief.keySet());
+            order.sort(Comparator.comparingDouble((HypothesisId h) -> -belief(h)));
+            known = Collections.unmodifiableList(order);
+            ranking = known;
+        }
+        return known;
     }
 
     /**
@@ -127,35 +167,30 @@ public final class Diagnosis {
      * that are not listed are only asked once one of the listed leads, or all fit badly.
      */
     public double unexplained() {
-        boolean ask = unexplained > DOUBT || Collections.max(belief.values()) > DECIDED;
+        boolean ask = unexplained > DOUBT || belief(leader()) > DECIDED;
         double odds = unexplained / (1 - unexplained)
                 + (ask ? unlisted().values().stream().mapToDouble(Double::doubleValue).sum() : 0);
         return Double.isFinite(odds) ? odds / (1 + odds) : 1;
     }
 
     /**
-     * Failures that the pack does not list but its physics allows, by place: how probable each is for one of everything that is
-     * listed, heaviest first.
+     * Failures that the pack does not list but its physics allows: how probable each is for one of everything that is listed,
+     * heaviest first.
      */
-    public Map<Integer, Double> unlisted() {
-        if (unlisted == null) {
-            Map<Integer, Double> odds = new LinkedHashMap<>();
-            for (int place : pack.unlistedPlaces()) {
-                odds.put(place, Math.exp(log(place, Math.log(pack.hypothesis(place).prior())) - logEvidence));
+    public Map<HypothesisId, Double> unlisted() {
+        Map<HypothesisId, Double> known = unlisted;
+        if (known == null) {
+            Map<HypothesisId, Double> odds = new LinkedHashMap<>();
+            for (Hypothesis h : pack.predictions().unlisted()) {
+                odds.put(h.id(), Math.exp(log(h.id(), Math.log(h.prior())) - logEvidence));
             }
-            Map<Integer, Double> heaviestFirst = new LinkedHashMap<>();
-            odds.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed())
+            Map<HypothesisId, Double> heaviestFirst = new LinkedHashMap<>();
+            odds.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed())
                     .forEach(entry -> heaviestFirst.put(entry.getKey(), entry.getValue()));
-            unlisted = heaviestFirst;
+            known = Collections.unmodifiableMap(heaviestFirst);
+            unlisted = known;
         }
-        return unlisted;
-    }
-
-    /** Places by falling probability; equal ones keep their order. */
-    public List<Integer> ranking() {
-        List<Integer> order = new ArrayList<>(belief.keySet());
-        order.sort(Comparator.comparingDouble((Integer h) -> -belief(h)));
-        return order;
+        return known;
     }
 
     /** True if a test can be made on this visit: a swap needs another unit of the site that runs well. */
@@ -179,102 +214,67 @@ public final class Diagnosis {
     }
 
     private List<Observation> odd() {
-        if (odd == null) {
-            odd = contradictions();
+        List<Observation> known = odd;
+        if (known == null) {
+            known = contradictions();
+            odd = known;
         }
-        return odd;
+        return known;
     }
 
     /** Likelihood of an observation of the unit as it is now, up to a factor that is the same for all hypotheses. */
-    public double likelihood(Observation observation, int place) {
-        return likelihoods.of(observation, place);
+    public double likelihood(Observation observation, HypothesisId id) {
+        return likelihoods.of(observation, id);
     }
 
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
     public List<Observation> contradictions() {
-        int top = ranking().get(0);
-        return sinceRepair().stream().filter(observation -> contradicts(observation, top)).toList();
+        return sinceRepair().stream().filter(observation -> contradicts(observation, leader())).toList();
     }
 
     /** True if a hypothesis explains an observation only as a misread. */
-    public boolean contradicts(Observation observation, int place) {
+    public boolean contradicts(Observation observation, HypothesisId id) {
         if (observation instanceof Observation.Reading reading) {
-            return pack.errors().onlyAMisread(reading.test(), pack.prediction(reading.test(), place), reading.value());
+            return pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id), reading.value());
         }
         if (observation instanceof Observation.Answer answer) {
-            double yes = ((Prediction.Chance) pack.prediction(answer.test(), place)).yes();
+            double yes = ((Prediction.Chance) pack.predictions().of(answer.test(), id)).yes();
             return (answer.yes() ? yes : 1 - yes) < CONTRADICTS;
         }
-        return observation instanceof Observation.Lamp && likelihood(observation, place) <= Likelihoods.LAMP_MISREAD;
+        return observation instanceof Observation.Lamp && likelihood(observation, id) <= Likelihoods.LAMP_MISREAD;
     }
 
-    /** Fills in the belief by place of what is left, likely or not, in log space until the end; the logarithm of the evidence. */
-    private double posterior(Map<Integer, Double> left) {
-        Map<Integer, Double> logs = new LinkedHashMap<>();
-        double[] ofSingles = unscaled(singles);
-        for (int h = 0; h < ofSingles.length; h++) {
-            logs.put(h, ofSingles[h]);
-        }
-        for (PairSearch.Pair pair : PairSearch.of(pack, singles, logs)) {
-            logs.put(pair.place(), log(pair.place(), Math.log(pair.prior())));
-        }
-        double top = logs.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
-        double sum = 0;
-        for (Map.Entry<Integer, Double> entry : logs.entrySet()) {
-            double weight = Math.exp(entry.getValue() - top);
-            sum += weight;
-            int now = pack.after(entry.getKey(), repaired);
-            left.merge(failing ? pack.failing(now) : now, weight, Double::sum);
-        }
-        double total = sum;
-        left.replaceAll((place, weight) -> weight / total);
-        return top + Math.log(sum);
-    }
-
-    /** The place of a hypothesis as it was when the observation at an index was made. */
-    private int then(int place, int index) {
-        int left = pack.after(place, repairedBefore.get(index));
-        return failingBefore.get(index) ? pack.failing(left) : left;
-    }
-
-    private double log(int place, double logPrior) {
-        double log = logPrior;
-        for (int i = 0; i < observations.size(); i++) {
-            log += likelihoods.log(together.get(i), then(place, i));
-        }
-        return log;
-    }
-
-    /** Logarithm of the likelihood of the observation at an index under each single hypothesis as it was then. */
-    private double[] singleLogs(Likelihoods by, int index) {
-        double[] logs = new double[pack.hypotheses().size()];
+    /** Fills in the belief in what is left, likely or not, in log space until the end; the logarithm of the evidence. */
+    private double posterior() {
+        Map<HypothesisId, Double> all = new LinkedHashMap<>();
         for (int h = 0; h < logs.length; h++) {
-            logs[h] = by.log(together.get(index), then(h, index));
+            all.put(space.considered().get(h).id(), logs[h]);
         }
-        return logs;
+        for (PairSearch.Candidate candidate : PairSearch.of(space, columns, logs)) {
+            all.put(candidate.pair(), log(candidate.pair(), Math.log(candidate.prior())));
+        }
+        double sum = PairSearch.logSum(all.values().stream().mapToDouble(Double::doubleValue).toArray());
+        all.forEach((id, log) -> {
+            HypothesisId now = space.after(id, evidence.repaired());
+            belief.merge(evidence.failing() ? space.failing(now) : now, Math.exp(log - sum), Double::sum);
+        });
+        return sum;
     }
 
-    /** Logarithm of prior times likelihoods of each single hypothesis, from the columns of the observations. */
-    private double[] unscaled(List<double[]> columns) {
-        double[] logs = new double[pack.hypotheses().size()];
-        for (int h = 0; h < logs.length; h++) {
-            logs[h] = Math.log(pack.hypotheses().get(h).prior());
-            for (double[] column : columns) {
-                logs[h] += column[h];
-            }
+    /** Logarithm of prior times likelihoods of a pair or an unlisted failure; what was summed up before is gone on from. */
+    private double log(HypothesisId id, double logPrior) {
+        Sum known = sums.getOrDefault(id, new Sum(0, 0));
+        double log = known.log();
+        for (Evidence.Entry entry : evidence.entries().subList(known.upTo(), evidence.entries().size())) {
+            log += likelihoods.log(entry.together(), entry.then(space, id));
         }
-        return logs;
+        sums.put(id, new Sum(evidence.entries().size(), log));
+        return logPrior + log;
     }
 
     /** The same evidence where every hypothesis is true but for something unmodelled that upsets any observation. */
-    private double unexplained(double logEvidence) {
-        double[] logs = unscaled(looseSingles);
-        double top = java.util.Arrays.stream(logs).max().orElseThrow();
-        double sum = 0;
-        for (double log : logs) {
-            sum += Math.exp(log - top);
-        }
-        double unknown = top + Math.log(sum) + Math.log(UNKNOWN_PRIOR);
+    private double looser() {
+        double unknown = PairSearch.logSum(looseLogs) + Math.log(UNKNOWN_PRIOR);
         return 1 / (1 + Math.exp(logEvidence + Math.log(1 - UNKNOWN_PRIOR) - unknown));
     }
 }

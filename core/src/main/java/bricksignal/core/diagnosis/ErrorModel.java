@@ -13,6 +13,7 @@ import bricksignal.core.unit.VirtualUnit;
  */
 public record ErrorModel(double misread) {
 
+    private static final double SPREADS = 3.5;
     private static final double GHOST_OHMS = 200e3;
     private static final double GHOST_SPREAD = 0.3;
 
@@ -59,6 +60,16 @@ public record ErrorModel(double misread) {
     /** On direct volts a minus sign says only that the leads are swapped (common practice). */
     private static double sign(Test.Reading test, double value) {
         return test.mode() == MeterMode.DC_VOLTS ? Math.abs(value) : value;
+    }
+
+    /** True where more than nothing is due: further from zero than the spread of the prediction reaches. */
+    public static boolean due(Prediction.Number expected) {
+        return Math.abs(expected.mean()) >= SPREADS * expected.sigma();
+    }
+
+    /** True if a meter on that setting tells a value from nothing. */
+    public static boolean something(MeterMode mode, double value) {
+        return Math.abs(value) >= SPREADS * floor(mode);
     }
 
     /** True when a value lies so far from what is expected that only a misread explains it. */

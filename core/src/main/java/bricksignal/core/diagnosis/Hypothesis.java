@@ -1,28 +1,28 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.Machine;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.VirtualUnit;
+import bricksignal.core.words.Message;
 import java.util.List;
 
 /**
- * Something that may be the matter, with the unit run as if it were: one fault, one fault that comes and goes, or two faults
- * at once.
+ * Something that may be the matter: one fault, one intermittent fault, or two faults at once.
  *
- * @param id its name
+ * @param id what it is about
  * @param faults one, or two with the more probable first
  * @param parts the part of each fault
  * @param duty share of the time in which the fault is there; 1 where it stays
- * @param unit the virtual unit with the faults in it
  * @param prior probability before anything is known, above 0
  */
-public record Hypothesis(String id, List<Fault> faults, List<Part> parts, double duty, VirtualUnit unit, double prior) {
+public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, double duty, double prior) {
 
     public Hypothesis {
         faults = List.copyOf(faults);
         parts = List.copyOf(parts);
         if (!(duty > 0 && duty <= 1)) {
-            throw new IllegalArgumentException("hypothesis '" + id + "': duty is " + duty + "; it must be above 0 and at most 1");
+            throw new IllegalArgumentException("hypothesis '" + id.text() + "': duty is " + duty
+                    + "; it must be above 0 and at most 1");
         }
     }
 
@@ -37,22 +37,25 @@ public record Hypothesis(String id, List<Fault> faults, List<Part> parts, double
     }
 
     /** As people say it. */
-    public String label() {
-        String together = String.join(", and ", faults.stream().map(Fault::label).toList());
-        return comesAndGoes() ? together + ", now and then" : together;
+    public Message label() {
+        Message together = faults.size() == 1 ? fault().label()
+                : Message.items(Message.Joint.AND, faults.stream().map(Fault::label).toList());
+        return intermittent() ? Message.of("hypothesis.intermittent", together) : together;
     }
 
     /** The parts as people say them. */
-    public String partLabel() {
-        return String.join(" and ", parts.stream().map(Part::label).distinct().toList());
+    public Message partLabel() {
+        return unlisted() ? fault().label() : Message.items(Message.Joint.AND, parts.stream().map(Part::label).distinct()
+                .map(Message::said).toList());
     }
 
     /** What to do. */
-    public String remedy() {
-        return String.join("; then ", faults.stream().map(Fault::remedy).distinct().toList());
+    public Message remedy() {
+        return Message.items(Message.Joint.THEN, faults.stream().map(Fault::remedy).distinct().map(Message::said).toList());
     }
 
-    public boolean comesAndGoes() {
+    /** True where the fault is there only some of the time. */
+    public boolean intermittent() {
         return duty < 1;
     }
 
@@ -67,11 +70,25 @@ public record Hypothesis(String id, List<Fault> faults, List<Part> parts, double
 
     /** True for a failure that no list of the pack names. */
     public boolean unlisted() {
-        return part().id().equals(UnlistedFailures.PART);
+        return id instanceof HypothesisId.Unlisted;
     }
 
     /** True if that is nothing at all. */
     public boolean nothing() {
         return faults.stream().allMatch(fault -> fault.effects().isEmpty());
+    }
+
+    /** The machine with the faults in it. */
+    Machine in(Machine nominal) {
+        Machine machine = nominal;
+        for (Fault fault : faults) {
+            machine = fault.in(machine);
+        }
+        return machine;
+    }
+
+    /** What is run for it: an intermittent fault is run as if it stayed. */
+    HypothesisId run() {
+        return intermittent() ? new HypothesisId.Single(fault().id()) : id;
     }
 }

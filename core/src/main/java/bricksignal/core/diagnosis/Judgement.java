@@ -2,14 +2,15 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.unit.Test;
+import bricksignal.core.words.Message;
 
 /**
- * A reading judged by the model, in words: is it what a sound unit has, and if not, what could make it look so.
+ * A reading judged by the model: is it what a unit in good order has, and if not, what could make it look so.
  *
  * @param kind what it is
- * @param words one sentence
+ * @param nominal what a unit in good order has, in the unit of the mode
  */
-public record Judgement(Kind kind, String words) {
+public record Judgement(Kind kind, Message.Amount nominal) {
 
     private static final double GHOST_FROM = 0.08;
     private static final double GHOST_TO = 0.75;
@@ -18,53 +19,67 @@ public record Judgement(Kind kind, String words) {
 
     /** Kinds of judgement. */
     public enum Kind {
-        /** As a sound unit has it. */
-        SOUND,
-        /** As a sound unit has it, with the leads of a direct voltage swapped. */
+        /** As a unit in good order has it. */
+        NOMINAL,
+        /** The same with the leads of a direct voltage swapped. */
         SWAPPED,
         /** Between nothing and enough on high impedance: perhaps only the neighbour's field. */
         GHOST,
-        /** Nothing where a sound unit has something. */
+        /** Nothing where there should be something. */
         MISSING,
-        /** Something where a sound unit has nothing. */
+        /** Something where there should be nothing. */
         UNEXPECTED,
-        /** Off what a sound unit has. */
-        OFF
+        /** Open where there should be a resistance. */
+        OPEN,
+        /** A resistance where it should be open. */
+        NOT_OPEN,
+        /** Less than half. */
+        FAR_TOO_LOW,
+        LOW,
+        HIGH
     }
 
-    /** Judges a reading against the sound unit. */
+    /** Judges a reading against the unit in good order. */
     public static Judgement of(CompiledPack pack, Observation.Reading reading) {
-        Test.Reading test = reading.test();
-        Prediction.Number sound = (Prediction.Number) pack.healthyPrediction(test);
-        double value = reading.value();
-        String expected = Wording.value(test.mode(), sound.mean());
-        boolean bothOpen = Double.isInfinite(value) && Double.isInfinite(sound.mean());
-        if (bothOpen || Math.abs(value - sound.mean()) <= SPREADS * sound.sigma()) {
-            return new Judgement(Kind.SOUND, "as a sound unit has it");
+        Prediction.Number nominal = (Prediction.Number) pack.predictions().nominal(reading.test());
+        return new Judgement(kind(reading.test(), reading.value(), nominal),
+                new Message.Amount(reading.test().mode(), nominal.mean()));
+    }
+
+    /** In words. */
+    public Message message() {
+        return Message.of("judgement." + kind, nominal);
+    }
+
+    private static Kind kind(Test.Reading test, double value, Prediction.Number nominal) {
+        double mean = nominal.mean();
+        boolean bothOpen = Double.isInfinite(value) && Double.isInfinite(mean);
+        if (bothOpen || Math.abs(value - mean) <= SPREADS * nominal.sigma()) {
+            return Kind.NOMINAL;
         }
-        boolean direct = test.mode() == MeterMode.DC_VOLTS;
-        if (direct && Math.abs(value + sound.mean()) <= SPREADS * sound.sigma()) {
-            return new Judgement(Kind.SWAPPED, "the minus sign says only that the leads are swapped; sound");
+        if (test.mode() == MeterMode.DC_VOLTS && Math.abs(value + mean) <= SPREADS * nominal.sigma()) {
+            return Kind.SWAPPED;
         }
-        double share = Math.abs(value) / Math.abs(sound.mean());
-        if (test.mode() == MeterMode.AC_VOLTS && mayBeGhost(pack, test, value)) {
-            return new Judgement(Kind.GHOST, "may be a ghost on an open conductor; repeat on low impedance (sound: "
-                    + expected + ")");
+        double share = Math.abs(value) / Math.abs(mean);
+        boolean due = ErrorModel.due(nominal);
+        if (due && mayBeGhost(test, value, mean) && share < GHOST_TO) {
+            return Kind.GHOST;
         }
         if (!test.mode().dead() && share < GHOST_FROM) {
-            return new Judgement(Kind.MISSING, "nothing here; sound: " + expected);
+            return Kind.MISSING;
         }
-        if (!test.mode().dead() && Math.abs(sound.mean()) < SPREADS * sound.sigma()) {
-            return new Judgement(Kind.UNEXPECTED, "a sound unit has nothing here at this moment");
+        if (!test.mode().dead() && !due) {
+            return Kind.UNEXPECTED;
         }
-        String how = Double.isInfinite(value) ? "open" : Double.isInfinite(sound.mean()) ? "not open" : share < WEAK_FROM
-                ? "far too low" : value < sound.mean() ? "low" : "high";
-        return new Judgement(Kind.OFF, how + "; sound: " + expected);
+        if (Double.isInfinite(value)) {
+            return Kind.OPEN;
+        }
+        return Double.isInfinite(mean) ? Kind.NOT_OPEN : share < WEAK_FROM ? Kind.FAR_TOO_LOW : value < mean ? Kind.LOW
+                : Kind.HIGH;
     }
 
-    /** A value that only a source of high impedance in some hypothesis explains, or that lies between nothing and enough. */
-    private static boolean mayBeGhost(CompiledPack pack, Test.Reading test, double value) {
-        double sound = Math.abs(((Prediction.Number) pack.healthyPrediction(test)).mean());
-        return sound > GHOST_FROM && value > GHOST_FROM * sound && value < GHOST_TO * sound;
+    /** True if less than what is due may be only the neighbour's field: alternating volts on high impedance that are not nothing. */
+    public static boolean mayBeGhost(Test.Reading test, double value, double nominal) {
+        return test.mode() == MeterMode.AC_VOLTS && Math.abs(value) > GHOST_FROM * Math.abs(nominal);
     }
 }

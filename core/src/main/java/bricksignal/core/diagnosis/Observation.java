@@ -44,7 +44,7 @@ public sealed interface Observation {
     /**
      * Something of the sequence that was seen or heard to begin or to end.
      *
-     * @param channel the line of the strip, by id
+     * @param channel the line of the timing diagram, by id
      * @param begins true if it began, false if it ended
      * @param afterCall seconds after the call, at least 0
      */
@@ -59,7 +59,7 @@ public sealed interface Observation {
     /**
      * Something of the sequence that had not begun when it was given up.
      *
-     * @param channel the line of the strip, by id
+     * @param channel the line of the timing diagram, by id
      * @param until seconds after the call up to which it was waited for, at least 0
      */
     record NotSeen(String channel, double until) implements Observation {

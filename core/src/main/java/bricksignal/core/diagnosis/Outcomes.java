@@ -1,11 +1,13 @@
 package bricksignal.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.IntFunction;
+import java.util.function.Function;
 
 /**
  * The outcomes of a test that a person could tell apart, and the probability of each under each hypothesis. Numbers that
@@ -14,39 +16,45 @@ import java.util.function.IntFunction;
 public final class Outcomes {
 
     private static final double APART_SIGMAS = 2;
-    private static final String SOMETHING_ELSE = "something else";
+    private static final int MOST_FURTHER = 400;
 
     private final List<Prediction> representatives;
-    private final double[][] chance;
     private final double[] upTo;
+    private final HypothesisSpace space;
+    private final Function<HypothesisId, Prediction> predicted;
     private final ErrorModel errors;
-    private final IntFunction<Prediction> more;
-    private final Map<Integer, double[]> moreChances = new ConcurrentHashMap<>();
+    private final double[][] listed;
+    private final Map<HypothesisId, double[]> further = new ConcurrentHashMap<>();
 
-    private Outcomes(List<Prediction> representatives, double[][] chance, double[] upTo, ErrorModel errors,
-            IntFunction<Prediction> more) {
+    private Outcomes(List<Prediction> representatives, double[] upTo, HypothesisSpace space,
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
         this.representatives = List.copyOf(representatives);
-        this.chance = chance;
         this.upTo = upTo;
+        this.space = space;
+        this.predicted = predicted;
         this.errors = errors;
-        this.more = more;
+        this.listed = shared(space.byPlace().stream().map(h -> chances(predicted.apply(h.id()))).toList());
     }
 
     /**
      * The outcomes of a test.
      *
-     * @param predictions of the single hypotheses
-     * @param more the prediction of a hypothesis beyond them, by its place
+     * @param predicted what each hypothesis shows; all listed ones are asked, others when somebody asks for them
      */
-    static Outcomes of(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+    static Outcomes of(HypothesisSpace space, Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
+        List<Prediction> predictions = space.byPlace().stream().map(h -> predicted.apply(h.id())).toList();
         Prediction first = predictions.get(0);
-        return first instanceof Prediction.Chance ? answers(predictions, errors, more)
-                : first instanceof Prediction.Choice ? choices(predictions, errors, more) : numbers(predictions, errors, more);
+        if (first instanceof Prediction.Chance) {
+            return new Outcomes(List.of(new Prediction.Chance(1), new Prediction.Chance(0)), new double[0], space, predicted,
+                    errors);
+        }
+        return first instanceof Prediction.Choice ? choices(predictions, space, predicted, errors)
+                : numbers(predictions, space, predicted, errors);
     }
 
     /** How many outcomes there are. */
     public int count() {
-        return chance.length;
+        return representatives.size();
     }
 
     /** What this outcome looks like: the first prediction in it, or certain yes or no. */
@@ -54,42 +62,50 @@ public final class Outcomes {
         return representatives.get(outcome);
     }
 
-    /** Probability of an outcome under the hypothesis at a place; over the outcomes they sum to one. */
-    public double chance(int outcome, int place) {
-        double[] single = chance[outcome];
-        if (place < single.length) {
-            return single[place];
+    /** Probability of an outcome under a hypothesis; over the outcomes they sum to one. */
+    public double chance(int outcome, HypothesisId id) {
+        return chances(id)[outcome];
+    }
+
+    /** Probability of each outcome under a hypothesis; not to be changed. */
+    public double[] chances(HypothesisId id) {
+        int place = space.place(id);
+        if (place >= 0) {
+            return listed[place];
         }
-        double[] known = moreChances.get(place);
+        double[] known = further.get(id);
         if (known == null) {
-            known = chances(more.apply(place));
-            moreChances.put(place, known);
+            known = chances(predicted.apply(id));
+            if (further.size() >= MOST_FURTHER) {
+                further.clear();
+            }
+            further.put(id, known);
         }
-        return known[outcome];
+        return known;
     }
 
     /** Probability mass that two hypotheses share over the outcomes: 1 where no outcome tells them apart, 0 where every does. */
-    public double common(int one, int other) {
+    public double common(HypothesisId one, HypothesisId other) {
+        double[] a = chances(one);
+        double[] b = chances(other);
         double common = 0;
-        for (int k = 0; k < chance.length; k++) {
-            common += Math.min(chance(k, one), chance(k, other));
+        for (int k = 0; k < a.length; k++) {
+            common += Math.min(a[k], b[k]);
         }
         return common;
     }
 
     private double[] chances(Prediction prediction) {
-        double[] chances = new double[chance.length];
+        double[] chances = new double[representatives.size()];
         if (prediction instanceof Prediction.Chance expected) {
             chances[0] = errors.likelihood(expected, true);
             chances[1] = errors.likelihood(expected, false);
             return chances;
         }
-        java.util.Arrays.fill(chances, errors.misread() / chances.length);
+        Arrays.fill(chances, errors.misread() / chances.length);
         if (prediction instanceof Prediction.Choice choice) {
             choice.chances().forEach((what, p) -> chances[said(what)] += (1 - errors.misread()) * p);
-            return chances;
-        }
-        if (prediction instanceof Prediction.Sometimes sometimes) {
+        } else if (prediction instanceof Prediction.Sometimes sometimes) {
             chances[group(sometimes.present())] += (1 - errors.misread()) * sometimes.duty();
             chances[group(sometimes.absent())] += (1 - errors.misread()) * (1 - sometimes.duty());
         } else {
@@ -107,8 +123,8 @@ public final class Outcomes {
         return upTo.length - 1;
     }
 
-    /** What no single hypothesis would show counts as the last outcome. */
-    private int said(String what) {
+    /** What no listed hypothesis would show counts as the last outcome. */
+    private int said(Told what) {
         for (int k = 0; k < representatives.size(); k++) {
             if (((Prediction.Choice) representatives.get(k)).likeliest().equals(what)) {
                 return k;
@@ -117,25 +133,17 @@ public final class Outcomes {
         return representatives.size() - 1;
     }
 
-    private static Outcomes choices(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+    private static Outcomes choices(List<Prediction> predictions, HypothesisSpace space,
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
         List<Prediction> representatives = new ArrayList<>();
         predictions.stream().flatMap(p -> ((Prediction.Choice) p).chances().keySet().stream()).distinct()
                 .forEach(what -> representatives.add(new Prediction.Choice(Map.of(what, 1.0))));
-        representatives.add(new Prediction.Choice(Map.of(SOMETHING_ELSE, 1.0)));
-        Outcomes outcomes = new Outcomes(representatives, new double[representatives.size()][predictions.size()],
-                new double[0], errors, more);
-        outcomes.fill(predictions);
-        return outcomes;
+        representatives.add(new Prediction.Choice(Map.of(Told.SOMETHING_ELSE, 1.0)));
+        return new Outcomes(representatives, new double[0], space, predicted, errors);
     }
 
-    private static Outcomes answers(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
-        Outcomes outcomes = new Outcomes(List.of(new Prediction.Chance(1), new Prediction.Chance(0)),
-                new double[2][predictions.size()], new double[0], errors, more);
-        outcomes.fill(predictions);
-        return outcomes;
-    }
-
-    private static Outcomes numbers(List<Prediction> predictions, ErrorModel errors, IntFunction<Prediction> more) {
+    private static Outcomes numbers(List<Prediction> predictions, HypothesisSpace space,
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
         List<Prediction.Number> order = new ArrayList<>();
         for (Prediction prediction : predictions) {
             if (prediction instanceof Prediction.Sometimes sometimes) {
@@ -157,19 +165,18 @@ public final class Outcomes {
             }
         }
         upTo.add(Double.POSITIVE_INFINITY);
-        Outcomes outcomes = new Outcomes(representatives, new double[representatives.size()][predictions.size()],
-                upTo.stream().mapToDouble(Double::doubleValue).toArray(), errors, more);
-        outcomes.fill(predictions);
-        return outcomes;
+        return new Outcomes(representatives, upTo.stream().mapToDouble(Double::doubleValue).toArray(), space, predicted, errors);
     }
 
-    private void fill(List<Prediction> predictions) {
-        for (int h = 0; h < predictions.size(); h++) {
-            double[] chances = chances(predictions.get(h));
-            for (int k = 0; k < chances.length; k++) {
-                chance[k][h] = chances[k];
-            }
+    /** Columns that are alike are kept once: most hypotheses show in most tests what a good unit shows. */
+    private static double[][] shared(List<double[]> columns) {
+        Map<List<Double>, double[]> kept = new LinkedHashMap<>();
+        double[][] shared = new double[columns.size()][];
+        for (int i = 0; i < shared.length; i++) {
+            double[] column = columns.get(i);
+            shared[i] = kept.computeIfAbsent(Arrays.stream(column).boxed().toList(), same -> column);
         }
+        return shared;
     }
 
     /** A bound that separates two neighbours; an open reading lies beyond every number. */

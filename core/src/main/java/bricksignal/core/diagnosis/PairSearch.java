@@ -3,7 +3,6 @@ package bricksignal.core.diagnosis;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 
 /**
  * Finds the pairs of faults that are worth running. A pair can hardly explain an observation better than the better of its two
@@ -13,61 +12,75 @@ import java.util.Map;
 final class PairSearch {
 
     private static final double LEAST_SHARE = 4e-3;
-    private static final int MOST = 64;
+    /** So many are run for one belief, heaviest first: what is found up to there counts. */
+    private static final int MOST = 32;
 
     private PairSearch() {
     }
 
     /** A pair to be run. */
-    record Pair(int place, double prior, double logBound) {
+    record Candidate(HypothesisId.Pair pair, double prior, double logBound) {
     }
 
     /**
      * The pairs to run, heaviest bound first.
      *
-     * @param singles for each observation the logarithm of its likelihood under each single hypothesis, by place
-     * @param posterior logarithm of the unscaled posterior of each single hypothesis, by place
+     * @param columns for each observation the logarithm of its likelihood under each considered hypothesis, in their order
+     * @param posterior logarithm of the unscaled posterior of each considered hypothesis, in their order
      */
-    static List<Pair> of(CompiledPack pack, List<double[]> singles, Map<Integer, Double> posterior) {
-        if (singles.size() < 2) {
+    static List<Candidate> of(HypothesisSpace space, List<double[]> columns, double[] posterior) {
+        if (columns.size() < 2) {
             return List.of();
         }
-        double top = posterior.values().stream().mapToDouble(Double::doubleValue).max().orElseThrow();
-        double evidence = top + Math.log(posterior.values().stream().mapToDouble(l -> Math.exp(l - top)).sum());
-        double least = Math.log(LEAST_SHARE) + evidence;
-        double ceiling = Math.log(2 * CompiledPack.PAIRS);
-        for (double[] logs : singles) {
+        double least = Math.log(LEAST_SHARE) + logSum(posterior);
+        double ceiling = Math.log(2 * HypothesisSpace.PAIRS);
+        for (double[] logs : columns) {
             double best = Double.NEGATIVE_INFINITY;
-            for (int h = 0; h < pack.faults(); h++) {
+            for (int h = 0; h < space.faults().size(); h++) {
                 best = Math.max(best, logs[h]);
             }
             ceiling += best;
         }
-        return ceiling < least ? List.of() : candidates(pack, singles, least);
+        return ceiling < least ? List.of() : candidates(space, columns, least);
     }
 
-    private static List<Pair> candidates(CompiledPack pack, List<double[]> singles, double least) {
-        List<Pair> pairs = new ArrayList<>();
-        for (int a = 0; a < pack.faults(); a++) {
-            for (int b = a + 1; b < pack.faults(); b++) {
-                if (a == pack.sound() || b == pack.sound() || samePart(pack, a, b)) {
+    /** Logarithm of the sum of what these are the logarithms of. */
+    static double logSum(double[] logs) {
+        double top = Double.NEGATIVE_INFINITY;
+        for (double log : logs) {
+            top = Math.max(top, log);
+        }
+        double sum = 0;
+        for (double log : logs) {
+            sum += Math.exp(log - top);
+        }
+        return top + Math.log(sum);
+    }
+
+    private static List<Candidate> candidates(HypothesisSpace space, List<double[]> columns, double least) {
+        List<Hypothesis> faults = space.faults();
+        List<Candidate> candidates = new ArrayList<>();
+        for (int a = 0; a < faults.size(); a++) {
+            for (int b = a + 1; b < faults.size(); b++) {
+                if (!possible(faults.get(a), faults.get(b))) {
                     continue;
                 }
-                double prior = pack.pairPrior(a, b);
+                double prior = HypothesisSpace.pairPrior(faults.get(a), faults.get(b));
                 double bound = Math.log(prior);
-                for (double[] logs : singles) {
+                for (double[] logs : columns) {
                     bound += Math.max(logs[a], logs[b]);
                 }
                 if (bound > least) {
-                    pairs.add(new Pair(pack.pairPlace(a, b), prior, bound));
+                    candidates.add(new Candidate(new HypothesisId.Pair(faults.get(a).fault().id(), faults.get(b).fault().id()),
+                            prior, bound));
                 }
             }
         }
-        pairs.sort(Comparator.comparingDouble((Pair p) -> -p.logBound()).thenComparingInt(Pair::place));
-        return pairs.subList(0, Math.min(MOST, pairs.size()));
+        candidates.sort(Comparator.comparingDouble(candidate -> -candidate.logBound()));
+        return candidates.subList(0, Math.min(MOST, candidates.size()));
     }
 
-    private static boolean samePart(CompiledPack pack, int a, int b) {
-        return pack.hypotheses().get(a).part().equals(pack.hypotheses().get(b).part());
+    private static boolean possible(Hypothesis one, Hypothesis other) {
+        return !one.nothing() && !other.nothing() && !one.part().equals(other.part());
     }
 }

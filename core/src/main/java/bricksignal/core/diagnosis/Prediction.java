@@ -17,7 +17,7 @@ public sealed interface Prediction {
     }
 
     /**
-     * One number or another: what a fault that comes and goes shows.
+     * One number or another: what an intermittent fault shows.
      *
      * @param present while the fault is there
      * @param absent while it is not
@@ -29,15 +29,15 @@ public sealed interface Prediction {
     /**
      * One of several things that can be told apart.
      *
-     * @param chances the probability of each, in words; they sum to one
+     * @param chances the probability of each; they sum to one
      */
-    record Choice(Map<String, Double> chances) implements Prediction {
+    record Choice(Map<Told, Double> chances) implements Prediction {
         public Choice {
             chances = Collections.unmodifiableMap(new LinkedHashMap<>(chances));
         }
 
         /** The most likely of them. */
-        public String likeliest() {
+        public Told likeliest() {
             return chances.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
         }
     }

@@ -1,10 +1,11 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Expr;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.core.unit.VirtualUnit;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,36 +18,43 @@ import java.util.Optional;
  */
 final class SequenceStory {
 
-    /** Nothing to tell. */
-    static final String AS_IT_SHOULD = "everything in time";
-
     private static final String ID = "watch.sequence";
     private static final double PLACE_CALL_MINUTES = 0.5;
     private static final double LONGER_SECONDS = 20;
 
-    private final CompiledPack pack;
-    private final List<UnitModel.Channel> perceived;
+    private final UnitModel model;
+    private final Map<UnitModel.Channel, ChannelRun> perceived = new LinkedHashMap<>();
     private final double horizon;
 
-    SequenceStory(CompiledPack pack) {
-        this.pack = pack;
-        this.perceived = pack.model().channels().stream().filter(channel -> perceived(channel.when())
-                && first(channel, pack.healthy(), true, 0).isPresent() && !times(channel).runsBefore(pack.healthy())).toList();
-        this.horizon = perceived.stream().mapToDouble(this::expected).map(SequenceModel::lateAfter).max().orElse(0)
-                + LONGER_SECONDS;
+    /**
+     * The story of a unit.
+     *
+     * @param nominal the usual run of the unit in good order
+     */
+    SequenceStory(UnitModel model, Timeline nominal) {
+        this.model = model;
+        double call = SequenceModel.callSeconds(model);
+        for (UnitModel.Channel channel : model.channels()) {
+            ChannelRun run = ChannelRun.of(nominal, channel.when(), call, model.found().to() - call);
+            if (perceived(channel.when()) && first(run, true, 0).isPresent() && !run.runsBefore()) {
+                perceived.put(channel, run);
+            }
+        }
+        this.horizon = perceived.values().stream().mapToDouble(run -> SequenceModel.lateAfter(run.begins().get(0))).max()
+                .orElse(0) + LONGER_SECONDS;
     }
 
     /** The test: a call is placed and the stages are watched until the last one is late for sure, and a little longer. */
-    Optional<Test.Sequence> test() {
-        Moment usual = pack.model().moments().stream().filter(m -> m.during() == null
-                && m.scenario().equals(pack.model().scenarios().get(0).id())).findFirst().orElse(null);
-        return usual == null || perceived.isEmpty() ? Optional.empty() : Optional.of(new Test.Sequence(ID,
-                "Place a call and watch the sequence by the clock", usual.id(), PLACE_CALL_MINUTES + horizon / 60));
+    List<Test.Sequence> test() {
+        Moment usual = model.moments().stream().filter(m -> m.during() == null
+                && m.scenario().equals(model.scenarios().get(0).id())).findFirst().orElse(null);
+        return usual == null || perceived.isEmpty() ? List.of() : List.of(new Test.Sequence(ID, Message.of("test.sequence"),
+                usual.id(), PLACE_CALL_MINUTES + horizon / 60));
     }
 
     /** What can be seen or heard to begin after the call. */
     List<UnitModel.Channel> perceived() {
-        return perceived;
+        return List.copyOf(perceived.keySet());
     }
 
     private static boolean perceived(Expr when) {
@@ -54,73 +62,68 @@ final class SequenceStory {
                 || name.startsWith("action.") || name.startsWith("state."));
     }
 
-    /** What is told of a hypothesis, with the probability of each; a fault that comes and goes is there or not. */
-    Map<String, Double> of(Hypothesis h) {
-        Map<String, Double> told = new LinkedHashMap<>();
-        told.put(of(h.unit()), h.duty());
-        if (h.comesAndGoes()) {
-            told.merge(AS_IT_SHOULD, 1 - h.duty(), Double::sum);
+    /** What is told of a run, with the probability of each; an intermittent fault is there or not. */
+    Map<Told, Double> told(RunRecord run, double duty) {
+        Map<Told, Double> told = new LinkedHashMap<>();
+        told.put(of(run), duty);
+        if (duty < 1) {
+            told.merge(Told.IN_TIME, 1 - duty, Double::sum);
         }
         return told;
     }
 
-    private String of(VirtualUnit unit) {
-        String what = AS_IT_SHOULD;
+    private Told of(RunRecord record) {
+        Told what = Told.IN_TIME;
         double when = horizon;
-        for (UnitModel.Channel channel : perceived) {
-            double expected = expected(channel);
+        for (Map.Entry<UnitModel.Channel, ChannelRun> entry : perceived.entrySet()) {
+            String label = entry.getKey().label();
+            ChannelRun run = record.channels().get(entry.getKey().id());
+            double expected = entry.getValue().begins().get(0);
             double late = SequenceModel.lateAfter(expected);
-            Optional<Double> begins = first(channel, unit, true, 0);
-            if (times(channel).runsBefore(unit)) {
-                return channel.label() + " runs before the call";
+            Optional<Double> begins = first(run, true, 0);
+            if (run.runsBefore()) {
+                return new Told(Told.Kind.RUNS_BEFORE, label);
             }
             if (begins.isEmpty() || begins.get() > late) {
                 if (expected < when) {
                     when = expected;
-                    what = channel.label() + (begins.isPresent() && begins.get() < horizon ? " late" : " does not come");
+                    what = new Told(begins.isPresent() && begins.get() < horizon ? Told.Kind.LATE : Told.Kind.MISSING, label);
                 }
                 continue;
             }
-            Optional<Double> ends = first(channel, unit, false, begins.get());
-            double should = first(channel, pack.healthy(), false, expected).orElse(Double.POSITIVE_INFINITY);
+            Optional<Double> ends = first(run, false, begins.get());
+            double should = first(entry.getValue(), false, expected).orElse(Double.POSITIVE_INFINITY);
             if (begins.get() < expected - (late - expected) && begins.get() < when) {
                 when = begins.get();
-                what = channel.label() + " early";
+                what = new Told(Told.Kind.EARLY, label);
             } else if (ends.isPresent() && SequenceModel.lateAfter(ends.get()) < should && ends.get() < when) {
                 when = ends.get();
-                what = channel.label() + " stops again";
+                what = new Told(Told.Kind.STOPS_AGAIN, label);
             }
         }
         return what;
     }
 
     /** What somebody sees who watches a unit and misses nothing: the first beginning of everything, and its end if it comes. */
-    List<Observation> seen(VirtualUnit unit) {
+    List<Observation> seen(Timeline usualRun) {
+        double call = SequenceModel.callSeconds(model);
         List<Observation> seen = new ArrayList<>();
-        for (UnitModel.Channel channel : perceived) {
-            double begins = first(channel, unit, true, 0).orElse(Double.POSITIVE_INFINITY);
+        for (UnitModel.Channel channel : perceived.keySet()) {
+            ChannelRun run = ChannelRun.of(usualRun, channel.when(), call, model.found().to() - call);
+            double begins = first(run, true, 0).orElse(Double.POSITIVE_INFINITY);
             if (begins > horizon) {
                 seen.add(new Observation.NotSeen(channel.id(), horizon));
                 continue;
             }
             seen.add(new Observation.Event(channel.id(), true, begins));
-            first(channel, unit, false, begins).filter(ends -> ends < horizon)
+            first(run, false, begins).filter(ends -> ends < horizon)
                     .ifPresent(ends -> seen.add(new Observation.Event(channel.id(), false, ends)));
         }
         return seen;
     }
 
-    /** When a perceived channel begins in the unit in good order. */
-    private double expected(UnitModel.Channel channel) {
-        return first(channel, pack.healthy(), true, 0).orElseThrow();
-    }
-
     /** When the channel first begins or ends after a time, seconds after the call. */
-    private Optional<Double> first(UnitModel.Channel channel, VirtualUnit unit, boolean begins, double after) {
-        return times(channel).edges(unit, begins).stream().filter(edge -> edge >= after).findFirst();
-    }
-
-    private SequenceModel times(UnitModel.Channel channel) {
-        return SequenceModel.of(pack, channel.id());
+    private static Optional<Double> first(ChannelRun run, boolean begins, double after) {
+        return run.edges(begins).stream().filter(edge -> edge >= after).findFirst();
     }
 }

@@ -4,6 +4,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.List;
 import java.util.Map;
 
@@ -22,8 +23,8 @@ final class SettingTest {
 
     static List<Test.Check> of(UnitModel model) {
         Moment usual = model.moments().get(0);
-        return model.settings().stream().map(setting -> new Test.Check("set." + setting.id(), setting.label()
-                + " - does it stand otherwise than '" + setting.factory() + "'", Test.Sense.LOOK, usual.id(),
+        return model.settings().stream().map(setting -> new Test.Check("set." + setting.id(), Message.of("test.setting",
+                Message.said(setting.label()), Message.said(setting.factory())), Test.Sense.LOOK, usual.id(),
                 otherwise(setting.parameter(), setting.options().get(setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES,
                 "")).toList();
     }

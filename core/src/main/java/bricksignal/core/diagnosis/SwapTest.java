@@ -5,6 +5,7 @@ import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,11 +33,9 @@ final class SwapTest {
 
     static List<Test.Check> of(UnitModel model) {
         return model.parts().stream().filter(SwapTest::canBeChanged).filter(part -> !resetByHand(model, part)).flatMap(part -> {
-            Test.Check swap = check(model, part, SWAP, "Swapped with the twin: " + part.label()
-                    + " - does the fault go with it", Test.Sense.SWAP, TWICE_WITHOUT_TRYING * part.minutes());
+            Test.Check swap = check(model, part, SWAP, Test.Sense.SWAP, TWICE_WITHOUT_TRYING * part.minutes());
             boolean tried = part.stocked() && part.price() <= DEAREST_PRICE;
-            return tried ? Stream.of(swap, check(model, part, NEW, "A new one from the van: " + part.label()
-                    + " - does it run now", Test.Sense.SUBSTITUTE, part.minutes())) : Stream.of(swap);
+            return tried ? Stream.of(swap, check(model, part, NEW, Test.Sense.SUBSTITUTE, part.minutes())) : Stream.of(swap);
         }).toList();
     }
 
@@ -56,12 +55,12 @@ final class SwapTest {
                 && latches.closes() == null);
     }
 
-    private static Test.Check check(UnitModel model, Part part, String prefix, String label, Test.Sense sense, double minutes) {
+    private static Test.Check check(UnitModel model, Part part, String prefix, Test.Sense sense, double minutes) {
         Map<String, Double> tells = new LinkedHashMap<>();
         model.faults().stream().filter(fault -> fault.part().equals(part.id())).map(Fault::id)
                 .forEach(id -> tells.put(id, TELLS));
         String last = model.moments().stream().filter(m -> m.during() != null).reduce((a, b) -> b)
                 .orElse(model.moments().get(0)).id();
-        return new Test.Check(prefix + part.id(), label, sense, last, null, tells, BY_CHANCE, minutes, "");
+        return new Test.Check(prefix + part.id(), Message.of("test." + sense, Message.said(part.label())), sense, last, null, tells, BY_CHANCE, minutes, "");
     }
 }

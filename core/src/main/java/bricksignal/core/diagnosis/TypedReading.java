@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.words.Digits;
 
 /** A number as a technician types it from the display. */
 public final class TypedReading {
@@ -26,7 +27,7 @@ public final class TypedReading {
         double value = number(typed);
         if (value < mode.least() || value > mode.most()) {
             throw new IllegalArgumentException("'" + typed + "' is beyond what the meter shows on " + mode.unit() + " ("
-                    + Wording.number(mode.least()) + " to " + Wording.number(mode.most()) + "); check range and decimal point");
+                    + Digits.of(mode.least()) + " to " + Digits.of(mode.most()) + "); check range and decimal point");
         }
         return value;
     }

@@ -10,6 +10,7 @@ import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -35,26 +36,27 @@ final class UnlistedFailures {
 
     private final UnitModel model;
     private final Machine machine;
-    private final List<Solution> sound;
+    private final List<Solution> nominal;
     private final List<Fault> failures = new ArrayList<>();
 
-    private UnlistedFailures(UnitModel model, Timeline sound) {
+    private UnlistedFailures(UnitModel model, Timeline nominal) {
         this.model = model;
         this.machine = model.machine();
-        this.sound = sound.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
+        this.nominal = nominal.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
     }
 
     /**
      * The failures of a unit that do something in its usual run.
      *
-     * @param sound the usual run of the unit in good order
+     * @param nominal the usual run of the unit in good order
      */
-    static List<Fault> of(UnitModel model, Timeline sound) {
-        UnlistedFailures unlisted = new UnlistedFailures(model, sound);
+    static List<Fault> of(UnitModel model, Timeline nominal) {
+        UnlistedFailures unlisted = new UnlistedFailures(model, nominal);
         model.machine().circuit().elements().forEach(unlisted::element);
         model.machine().boards().forEach(board -> {
-            unlisted.add(model.boardLabel(board.id()) + " does nothing although fed", new Effect.BoardDead(board.id()));
-            board.inputs().forEach(input -> unlisted.add(model.boardLabel(board.id()) + " does not see its input " + input.id(),
+            unlisted.add(Message.of("failure.board-dead", Message.said(model.boardLabel(board.id()))), new Effect.BoardDead(board.id()));
+            board.inputs().forEach(input -> unlisted.add(Message.of("failure.input-deaf",
+                    Message.said(model.boardLabel(board.id())), Message.said(input.id())),
                     new Effect.InputDeaf(input.id())));
         });
         unlisted.parameters();
@@ -62,32 +64,31 @@ final class UnlistedFailures {
     }
 
     /** The part that stands for what no list names. */
-    static Part part(Fault failure) {
-        return new Part(PART, failure.label(), Part.Kind.WIRING, 0, 0, true, List.of(), "");
+    static Part part() {
+        return new Part(PART, "", Part.Kind.WIRING, 0, 0, true, List.of(), "");
     }
 
     private void element(Element e) {
         if (e instanceof Element.Conductor conductor) {
-            String what = conductor(conductor);
-            if (sound.stream().anyMatch(s -> closed(s, e))) {
-                fails(e, Effect.Mode.OPEN, 0, what + " open");
+            if (nominal.stream().anyMatch(s -> closed(s, e))) {
+                fails(e, Effect.Mode.OPEN, 0, conductor("failure.conductor-open", conductor));
             }
-            if (!sound.stream().allMatch(s -> closed(s, e))) {
-                fails(e, Effect.Mode.CLOSED, 0, what + " closed always");
+            if (!nominal.stream().allMatch(s -> closed(s, e))) {
+                fails(e, Effect.Mode.CLOSED, 0, conductor("failure.conductor-closed", conductor));
             }
         } else if (e instanceof Element.Load) {
-            fails(e, Effect.Mode.SHORTED, SHORT_OHMS, named(e.id()) + " shorted");
-            if (sound.stream().anyMatch(s -> s.amps(e.id()).magnitude() >= LEAST_AMPS)) {
-                fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
-                fails(e, Effect.Mode.SCALED, WEAK_LOAD, named(e.id()) + " of twice its resistance");
+            fails(e, Effect.Mode.SHORTED, SHORT_OHMS, named("failure.shorted", e.id()));
+            if (nominal.stream().anyMatch(s -> s.amps(e.id()).magnitude() >= LEAST_AMPS)) {
+                fails(e, Effect.Mode.OPEN, 0, named("failure.open", e.id()));
+                fails(e, Effect.Mode.SCALED, WEAK_LOAD, named("failure.weak-load", e.id()));
             }
         } else if (e instanceof Element.Capacitor c && c.farads() > STRAY_FARADS) {
-            fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
-            fails(e, Effect.Mode.SCALED, WEAK_CAPACITOR, named(e.id()) + " weak");
+            fails(e, Effect.Mode.OPEN, 0, named("failure.open", e.id()));
+            fails(e, Effect.Mode.SCALED, WEAK_CAPACITOR, named("failure.weak", e.id()));
         } else if (e instanceof Element.Transformer) {
-            fails(e, Effect.Mode.OPEN, 0, named(e.id()) + " open");
+            fails(e, Effect.Mode.OPEN, 0, named("failure.open", e.id()));
         } else if (e instanceof Element.Source || e instanceof Element.DirectSource) {
-            fails(e, Effect.Mode.SCALED, WEAK_SUPPLY, named(e.id()) + " too low");
+            fails(e, Effect.Mode.SCALED, WEAK_SUPPLY, named("failure.low", e.id()));
         }
     }
 
@@ -100,7 +101,8 @@ final class UnlistedFailures {
             }
             for (double share : value == 0 ? new double[] {1} : new double[] {0, WEAK}) {
                 double failed = value == 0 ? share : share * value;
-                add(name.replace('-', ' ') + " at " + Wording.number(failed) + " where a sound unit has " + Wording.number(value),
+                add(Message.of("failure.parameter", Message.said(name.replace('-', ' ')), new Message.Number(failed),
+                        new Message.Number(value)),
                         new Effect.OnParameter(name, failed));
             }
         });
@@ -119,22 +121,23 @@ final class UnlistedFailures {
         return ((Element.Conductor) solution.circuit().element(conductor.id())).closed();
     }
 
-    private void fails(Element element, Effect.Mode mode, double value, String label) {
+    private void fails(Element element, Effect.Mode mode, double value, Message label) {
         add(label, new Effect.OnElement(element.id(), mode, value));
     }
 
-    private void add(String label, Effect effect) {
+    private void add(Message label, Effect effect) {
         boolean listed = model.faults().stream().anyMatch(fault -> fault.effects().equals(List.of(effect)));
         if (!listed) {
             failures.add(new Fault(PART + "." + failures.size(), label, Fault.Kind.FAULT, PART, 1, List.of(effect), "", false, 0));
         }
     }
 
-    private String named(String element) {
-        return model.partWith(element).map(Part::label).orElse(element.replace('-', ' '));
+    private Message named(String key, String element) {
+        return Message.of(key, Message.said(model.elementLabel(element)));
     }
 
-    private String conductor(Element.Conductor conductor) {
-        return named(conductor.id()) + ", " + model.pointLabel(conductor.a()) + " to " + model.pointLabel(conductor.b());
+    private Message conductor(String key, Element.Conductor conductor) {
+        return Message.of(key, Message.said(model.elementLabel(conductor.id())), Message.said(model.pointLabel(conductor.a())),
+                Message.said(model.pointLabel(conductor.b())));
     }
 }

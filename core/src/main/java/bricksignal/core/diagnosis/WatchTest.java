@@ -3,16 +3,17 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.List;
 import java.util.Map;
 
 /**
  * Tests that every unit has and that only watch: the power cycled and a whole cycle seen, a run until all is warm, several
- * cycles. They are what finds a fault that comes and goes. Chances are common practice, from memory.
+ * cycles. They are what finds an intermittent fault. Chances are common practice, from memory.
  */
 final class WatchTest {
 
-    /** Share of the time in which a fault that comes and goes is there, when nothing provokes it. */
+    /** Share of the time in which an intermittent fault is there, when nothing provokes it. */
     static final double DUTY = 0.35;
 
     /** The same right after it was seen to fail: measured at that moment. */
@@ -20,6 +21,7 @@ final class WatchTest {
 
     private static final double DUTY_WARM = 0.6;
     private static final int CYCLES = 5;
+    private static final double WARM_MINUTES = 20;
     private static final double BY_CHANCE = 0.02;
 
     private WatchTest() {
@@ -29,14 +31,13 @@ final class WatchTest {
         Moment usual = model.moments().stream().filter(m -> m.span() > 0).findFirst().orElse(model.moments().get(0));
         double cycle = (model.found().from() + model.found().to()) / 2 / 60 / 2;
         return List.of(
-                check("watch.reset", "Power cycled - does it run a whole cycle as it should", Test.Sense.RESET, usual, cycle + 1),
-                check("watch.warm", "Run for twenty minutes until all is warm - does it fail", Test.Sense.WARM, usual, 20),
-                check("watch.cycles", CYCLES + " cycles watched and nothing touched - does it fail in one of them",
-                        Test.Sense.CYCLES, usual, CYCLES * (cycle + 1)));
+                check("watch.reset", Test.Sense.RESET, usual, cycle + 1),
+                check("watch.warm", Test.Sense.WARM, usual, WARM_MINUTES),
+                check("watch.cycles", Test.Sense.CYCLES, usual, CYCLES * (cycle + 1)));
     }
 
-    private static Test.Check check(String id, String label, Test.Sense sense, Moment moment, double minutes) {
-        return new Test.Check(id, label, sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "");
+    private static Test.Check check(String id, Test.Sense sense, Moment moment, double minutes) {
+        return new Test.Check(id, Message.of("test." + id, new Message.Number(sense == Test.Sense.CYCLES ? CYCLES : WARM_MINUTES)), sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "");
     }
 
     /** True if an answer shows that the unit is failing now. */
@@ -45,7 +46,7 @@ final class WatchTest {
                 || a.test().sense() == Test.Sense.CYCLES);
     }
 
-    /** How often a test may be made on one unit: what comes and goes is watched for again. */
+    /** How often a test may be made on one unit: what is intermittent is watched for again. */
     static int most(Test test) {
         return test instanceof Test.Check check && (check.sense().watches() || check.sense() == Test.Sense.RESEAT) ? 3 : 1;
     }

@@ -2,6 +2,7 @@ package bricksignal.core.unit;
 
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
+import bricksignal.core.words.Message;
 import java.util.List;
 
 /**
@@ -15,18 +16,18 @@ import java.util.List;
  * @param effects what it does to the machine; none for "nothing wrong now"
  * @param remedy what to do
  * @param shared true where one cause makes all units of a site fail alike: supply, fuel, an add-on controller
- * @param comesAndGoes prior weight of the same fault as one that comes and goes, at least 0
+ * @param intermittent prior weight of the same fault as one that is there only some of the time, at least 0
  */
-public record Fault(String id, String label, Kind kind, String part, double weight, List<Effect> effects, String remedy,
-        boolean shared, double comesAndGoes) {
+public record Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, String remedy,
+        boolean shared, double intermittent) {
 
     /** Sorts of cause. */
     public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
 
     public Fault {
         effects = List.copyOf(effects);
-        if (!(comesAndGoes >= 0)) {
-            throw new IllegalArgumentException("fault '" + id + "': comesAndGoes is " + comesAndGoes
+        if (!(intermittent >= 0)) {
+            throw new IllegalArgumentException("fault '" + id + "': intermittent is " + intermittent
                     + "; it must be at least 0");
         }
         if (!(weight > 0)) {
@@ -35,8 +36,8 @@ public record Fault(String id, String label, Kind kind, String part, double weig
     }
 
     /** The machine with this fault in it. */
-    public Machine in(Machine healthy) {
-        Machine machine = healthy;
+    public Machine in(Machine nominal) {
+        Machine machine = nominal;
         for (Effect effect : effects) {
             machine = effect.apply(machine);
         }

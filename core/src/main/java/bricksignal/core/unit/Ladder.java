@@ -24,10 +24,10 @@ public record Ladder(List<Rung> rungs) {
     /**
      * A point and what leads to it from the one before.
      *
-     * @param volts what a sound unit has here at this moment against the point's usual reference
+     * @param volts what the nominal unit has here at this moment against the point's usual reference
      * @param symbol what joins it to the point before; GAP for the first or where nothing joins them directly
      * @param element name of what joins it, or empty
-     * @param closed whether that conducts at this moment in a sound unit
+     * @param closed whether that conducts at this moment in the nominal unit
      */
     public record Stop(Point point, double volts, Symbol symbol, String element, boolean closed) {
     }

@@ -9,11 +9,23 @@ import org.jspecify.annotations.Nullable;
  * @param id its name
  * @param label as told to a person
  * @param scenario the run
- * @param during the stretch of the healthy run it lies in, or null where {@code offset} is the time itself
+ * @param during the stretch of the nominal run it lies in, or null where {@code offset} is the time itself
  * @param offset seconds after the start of that stretch, or of the run
  * @param span seconds that a person may come along in; a check is then true for its share of that time; 0 for an instant
+ * @param role what it is for
  */
-public record Moment(String id, String label, String scenario, @Nullable Expr during, double offset, double span) {
+public record Moment(String id, String label, String scenario, @Nullable Expr during, double offset, double span,
+        Role role) {
+
+    /** What a moment is for. */
+    public enum Role {
+        /** The unit as somebody finds it. */
+        AS_FOUND,
+        /** Power off and proven off. */
+        POWER_OFF,
+        /** Any other. */
+        OTHER
+    }
 
     public Moment {
         if (!(offset >= 0) || !(span >= 0)) {

@@ -2,6 +2,7 @@ package bricksignal.core.unit;
 
 import bricksignal.core.board.Expr;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.words.Message;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -10,7 +11,8 @@ public sealed interface Test {
 
     String id();
 
-    String label();
+    /** As people say it. */
+    Message label();
 
     /** The moment of the run, by id. */
     String moment();
@@ -22,9 +24,9 @@ public sealed interface Test {
      * A number off an instrument.
      *
      * @param setup how the unit stands
-     * @param tolerance relative spread of a sound part, one sigma; 0 takes that of the mode
+     * @param tolerance relative spread of a part in good order, one sigma; 0 takes that of the mode
      */
-    record Reading(String id, String label, MeterMode mode, Place place, String moment, Setup setup, double minutes,
+    record Reading(String id, Message label, MeterMode mode, Place place, String moment, Setup setup, double minutes,
             double tolerance) implements Test {
         public Reading {
             if (!(minutes >= 0) || !(tolerance >= 0)) {
@@ -34,7 +36,7 @@ public sealed interface Test {
     }
 
     /** A run watched from the call with a clock: what comes when. Its answers are the events that were seen. */
-    record Sequence(String id, String label, String moment, double minutes) implements Test {
+    record Sequence(String id, Message label, String moment, double minutes) implements Test {
     }
 
     /** The sense or hand a check uses. */
@@ -56,7 +58,7 @@ public sealed interface Test {
             return this == SWAP || this == SUBSTITUTE;
         }
 
-        /** True where the unit is only watched, to find what comes and goes. */
+        /** True where the unit is only watched, to find what is intermittent. */
         public boolean watches() {
             return this == RESET || this == WARM || this == CYCLES;
         }
@@ -70,7 +72,7 @@ public sealed interface Test {
      * @param otherwise probability of yes for every fault that neither speaks of, 0 to 1
      * @param connector what is reseated, for {@link Sense#RESEAT}, or empty
      */
-    record Check(String id, String label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
+    record Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
             double otherwise, double minutes, String connector) implements Test {
         public Check {
             tells = Map.copyOf(tells);

@@ -25,12 +25,12 @@ import java.util.function.Predicate;
  * @param readings measurements beyond a voltage at each point
  * @param checks what can be looked at, heard, smelled, felt, tried
  * @param stages names for parts of the run
- * @param channels lines of the strip
+ * @param channels lines of the timing diagram
  * @param charts code charts, by board
  * @param parts what can be exchanged
  * @param faults what can be the matter
  * @param settings switches
- * @param cautions by safety class
+ * @param cautions what to mind, by safety class
  * @param traits what can be seen of such a unit, by question: the answers that fit
  * @param calls how a call is placed, the usual way first
  * @param acceptance limits that the unit must keep after a repair
@@ -38,7 +38,7 @@ import java.util.function.Predicate;
 public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
         List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
         List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
-        List<Fault> faults, List<Setting> settings, Map<String, String> cautions, Map<String, List<String>> traits,
+        List<Fault> faults, List<Setting> settings, List<Caution> cautions, Map<String, List<String>> traits,
         List<CallAdvice> calls, List<Acceptance> acceptance) {
 
     /**
@@ -62,7 +62,7 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     public record Stage(String id, String label, Expr when, String seen) {
     }
 
-    /** A line of the strip: drawn while the condition holds. */
+    /** A line of the timing diagram: drawn while the condition holds. */
     public record Channel(String id, String label, Expr when) {
     }
 
@@ -118,6 +118,11 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return points.stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).orElse(net);
     }
 
+    /** An element as people say it: by the part it belongs to, or by its own name. */
+    public String elementLabel(String element) {
+        return partWith(element).map(Part::label).orElse(element.replace('-', ' '));
+    }
+
     /** The part that consists of an element, beside others perhaps; empty where none is listed for it. */
     public Optional<Part> partWith(String element) {
         return parts.stream().filter(part -> part.elements().contains(element)).findFirst();
@@ -139,8 +144,22 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return one(moments, moment -> moment.id().equals(momentId), Moment::id, momentId, "moment");
     }
 
+    public Channel channel(String channelId) {
+        return one(channels, channel -> channel.id().equals(channelId), Channel::id, channelId, "channel");
+    }
+
     public Connector connector(String connectorId) {
         return one(connectors, c -> c.id().equals(connectorId), Connector::id, connectorId, "connector");
+    }
+
+    /** The moment at which somebody finds the unit, where the pack has one. */
+    public Optional<Moment> asFound() {
+        return moments.stream().filter(moment -> moment.role() == Moment.Role.AS_FOUND).findFirst();
+    }
+
+    /** The moments with the power off and proven off. */
+    public List<Moment> powerOff() {
+        return moments.stream().filter(moment -> moment.role() == Moment.Role.POWER_OFF).toList();
     }
 
     private <T> T one(Collection<T> all, Predicate<T> wanted, Function<T, String> name, String id, String what) {

@@ -31,7 +31,7 @@ public final class VirtualUnit {
         timelines.forEach(timeline -> runs.put(timeline.scenario().id(), timeline));
     }
 
-    /** Runs a machine, the healthy one of the model or one with a fault in it. */
+    /** Runs a machine, the nominal one of the model or one with a fault in it. */
     public static VirtualUnit of(UnitModel model, Machine machine) {
         return of(model, machine, new SolvedStates());
     }
@@ -91,7 +91,11 @@ public final class VirtualUnit {
         if (reading.place() instanceof Place.Gauge gauge) {
             return new Shown(unit.at(at).value(gauge.quantity()), 0);
         }
-        Solution solution = setUp(unit, reading.setup());
+        return shown(setUp(unit, reading.setup()), reading);
+    }
+
+    /** What an instrument with its probes on a solved state of the unit shows: between two nets, or through an element. */
+    public static Shown shown(Solution solution, Test.Reading reading) {
         if (reading.place() instanceof Place.Through through) {
             return new Shown(Meter.through(solution, reading.mode(), through.element()), 0);
         }

@@ -40,6 +40,6 @@ class TypedReadingTest {
     @ParameterizedTest
     @CsvSource({"27.3512, 27.4", "0.94879, 0.95", "119.7564, 120", "0, 0", "-12.61, -12.6", "3.004, 3", "0.0004, 0"})
     void numbersAreShownAsADisplayShowsThem(double value, String expected) {
-        assertThat(Wording.number(value)).isEqualTo(expected);
+        assertThat(bricksignal.core.words.Digits.of(value)).isEqualTo(expected);
     }
 }

@@ -1,22 +1,56 @@
 package bricksignal.core.board.run;
 
 import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
 import java.util.BitSet;
-import java.util.HashMap;
-import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Solved states of circuits, by which conductors are closed and which flames are lit. Faults that leave the wiring as it is
- * (a blocked vent, a deaf input) run through states that are solved already. Not for use by several threads.
+ * (a blocked vent, a deaf input) run through states that are solved already, and so do boards that differ only in their
+ * times. Safe for use by several threads; two that ask at once may both solve, and one answer is kept.
  */
 public final class SolvedStates {
 
-    private final Map<Circuit, Map<BitSet, Solution>> known = new IdentityHashMap<>();
+    private final Map<List<Element>, Wiring> wirings = new ConcurrentHashMap<>();
 
-    Solution of(Circuit circuit, BitSet closed) {
-        return known.computeIfAbsent(circuit, wiring -> new HashMap<>()).computeIfAbsent((BitSet) closed.clone(),
-                positions -> Solution.of(Positions.apply(circuit, positions)));
+    /** What is known of one circuit. */
+    static final class Wiring {
+
+        private final Circuit circuit;
+        private final Map<BitSet, Solution> known = new ConcurrentHashMap<>();
+
+        private Wiring(Circuit circuit) {
+            this.circuit = circuit;
+        }
+
+        Solution at(BitSet closed) {
+            Solution solution = known.get(closed);
+            if (solution == null) {
+                BitSet positions = (BitSet) closed.clone();
+                Solution made = Solution.of(Positions.apply(circuit, positions));
+                Solution first = known.putIfAbsent(positions, made);
+                solution = first == null ? made : first;
+            }
+            return solution;
+        }
+    }
+
+    /** Circuits with the same elements of the same values are one. */
+    Wiring of(Circuit circuit) {
+        return wirings.computeIfAbsent(circuit.elements(), elements -> new Wiring(circuit));
+    }
+
+    /** How many states are solved. */
+    public int size() {
+        return wirings.values().stream().mapToInt(wiring -> wiring.known.size()).sum();
+    }
+
+    /** Lets go of what only an impedance needs. */
+    public void letFactorsGo() {
+        wirings.values().forEach(wiring -> wiring.known.values().forEach(Solution::letFactorsGo));
     }
 }

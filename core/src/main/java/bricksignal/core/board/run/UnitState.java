@@ -22,7 +22,7 @@ import java.util.Set;
 final class UnitState {
 
     private final Machine machine;
-    private final SolvedStates solved;
+    private final SolvedStates.Wiring wiring;
     private final BitSet closed;
     private final BitSet blown = new BitSet();
     private final Map<String, String> states = new LinkedHashMap<>();
@@ -38,7 +38,7 @@ final class UnitState {
 
     UnitState(Machine machine, SolvedStates solved) {
         this.machine = machine;
-        this.solved = solved;
+        this.wiring = solved.of(machine.circuit());
         this.closed = Positions.of(machine.circuit());
         values.putAll(machine.parameters());
         values.putAll(machine.counters());
@@ -46,7 +46,7 @@ final class UnitState {
         machine.boards().forEach(board -> board.inputs().forEach(input -> inputs.put(input.id(), false)));
         machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
         machine.boards().forEach(board -> restart(board, 0));
-        solution = solved.of(machine.circuit(), closed);
+        solution = wiring.at(closed);
         show();
     }
 
@@ -67,7 +67,7 @@ final class UnitState {
             }
         }
         closed.andNot(blown);
-        solution = solved.of(machine.circuit(), closed);
+        solution = wiring.at(closed);
         for (int i = 0; i < elements.size(); i++) {
             if (elements.get(i) instanceof Element.Conductor c && closed.get(i)
                     && c.fuseAmps() < Double.POSITIVE_INFINITY && solution.rms(c.id()) > c.fuseAmps()) {

@@ -1,26 +1,38 @@
 package bricksignal.core.circuit.solve;
 
 import bricksignal.core.circuit.Circuit;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
 /** One solved analysis: voltages of nets, currents of branches, and the impedance between two nets. */
 final class Analysis {
 
     private final Circuit circuit;
     private final int[] branchOf;
-    private final ComplexLu factors;
+    private final Supplier<ComplexLu> factoring;
+    private @Nullable ComplexLu factors;
     private final double[] solution;
     private final boolean regularised;
+    private final boolean singular;
 
-    Analysis(Circuit circuit, int[] branchOf, ComplexLu factors, double[] rightHandSide, boolean regularised) {
+    /**
+     * Solves.
+     *
+     * @param factoring makes the factors of the matrix; asked again where they were let go and are needed
+     */
+    Analysis(Circuit circuit, int[] branchOf, Supplier<ComplexLu> factoring, double[] rightHandSide, boolean regularised) {
         this.circuit = circuit;
         this.branchOf = branchOf;
-        this.factors = factors;
-        this.solution = factors.singular() ? rightHandSide : factors.solve(rightHandSide);
+        this.factoring = factoring;
+        ComplexLu made = factoring.get();
+        this.factors = made;
+        this.singular = made.singular();
+        this.solution = singular ? rightHandSide : made.solve(rightHandSide);
         this.regularised = regularised;
     }
 
     boolean singular() {
-        return factors.singular();
+        return singular;
     }
 
     boolean regularised() {
@@ -47,8 +59,22 @@ final class Analysis {
         if (j >= 0) {
             unit[2 * j] -= 1;
         }
-        double[] x = factors.solve(unit);
+        double[] x = factors().solve(unit);
         return at(x, i).minus(at(x, j));
+    }
+
+    /** Lets the factors go: voltages and currents stay, an impedance takes a factorisation anew. */
+    void letGo() {
+        factors = null;
+    }
+
+    private ComplexLu factors() {
+        ComplexLu known = factors;
+        if (known == null) {
+            known = factoring.get();
+            factors = known;
+        }
+        return known;
     }
 
     private int index(String net) {

@@ -55,6 +55,16 @@ public enum MeterMode {
         return dead;
     }
 
+    /** True where the two probes go on two points; otherwise it is a clamp, a series connection or a gauge. */
+    public boolean betweenPoints() {
+        return this == AC_VOLTS || this == AC_VOLTS_LOW_Z || this == DC_VOLTS || this == OHMS || this == MICROFARADS;
+    }
+
+    /** True for a voltage of any kind. */
+    public boolean volts() {
+        return this == AC_VOLTS || this == AC_VOLTS_LOW_Z || this == DC_VOLTS;
+    }
+
     /** True where "open" (overload) is an answer. */
     public boolean canReadOpen() {
         return this == OHMS;

@@ -61,9 +61,15 @@ final class Network {
     }
 
     private static Analysis attempt(Circuit circuit, Predicate<Element> isBranch, Stamp stamp, double extraOhms) {
+        Network network = stamped(circuit, isBranch, stamp, extraOhms);
+        return new Analysis(circuit, network.branchOf, () -> ComplexLu.factor(stamped(circuit, isBranch, stamp, extraOhms).matrix),
+                network.rightHandSide, extraOhms > 0);
+    }
+
+    private static Network stamped(Circuit circuit, Predicate<Element> isBranch, Stamp stamp, double extraOhms) {
         Network network = new Network(circuit, isBranch, extraOhms);
         circuit.elements().forEach(element -> stamp.on(network, element));
-        return new Analysis(circuit, network.branchOf, ComplexLu.factor(network.matrix), network.rightHandSide, extraOhms > 0);
+        return network;
     }
 
     private static boolean isBranch(Element element) {

@@ -113,6 +113,15 @@ public final class Solution {
         return direct().impedance(a, b).re();
     }
 
+    /** Lets go what only an impedance needs; asked for one, it is made anew. */
+    public void letFactorsGo() {
+        alternating.letGo();
+        Analysis known = direct;
+        if (known != null) {
+            known.letGo();
+        }
+    }
+
     private Analysis direct() {
         Analysis known = direct;
         if (known == null) {

@@ -1,11 +1,13 @@
 package bricksignal.core.diagnosis.advice;
 
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 
 /**
@@ -20,19 +22,18 @@ public record Contradiction(Observation one, Observation other) {
     public static List<Contradiction> of(Diagnosis diagnosis) {
         List<Observation> seen = diagnosis.sinceRepair().stream()
                 .filter(o -> o instanceof Observation.Reading || o instanceof Observation.Answer).toList();
-        boolean[][] explains = new boolean[seen.size()][diagnosis.places().length];
-        boolean[] explained = new boolean[seen.size()];
-        int[] places = diagnosis.places();
-        for (int i = 0; i < seen.size(); i++) {
-            for (int h = 0; h < places.length; h++) {
-                explains[i][h] = !diagnosis.contradicts(seen.get(i), places[h]);
-                explained[i] |= explains[i][h];
+        List<HypothesisId> ids = List.copyOf(diagnosis.hypotheses());
+        List<BitSet> explained = seen.stream().map(o -> {
+            BitSet by = new BitSet();
+            for (int h = 0; h < ids.size(); h++) {
+                by.set(h, !diagnosis.contradicts(o, ids.get(h)));
             }
-        }
+            return by;
+        }).toList();
         List<Contradiction> found = new ArrayList<>();
         for (int i = 0; i < seen.size(); i++) {
             for (int j = i + 1; j < seen.size(); j++) {
-                if (explained[i] && explained[j] && !together(explains[i], explains[j])) {
+                if (!explained.get(i).isEmpty() && !explained.get(j).isEmpty() && !explained.get(i).intersects(explained.get(j))) {
                     boolean firstCheaper = minutes(diagnosis, seen.get(i)) <= minutes(diagnosis, seen.get(j));
                     found.add(firstCheaper ? new Contradiction(seen.get(i), seen.get(j))
                             : new Contradiction(seen.get(j), seen.get(i)));
@@ -40,15 +41,6 @@ public record Contradiction(Observation one, Observation other) {
             }
         }
         return found;
-    }
-
-    private static boolean together(boolean[] one, boolean[] other) {
-        for (int h = 0; h < one.length; h++) {
-            if (one[h] && other[h]) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static double minutes(Diagnosis diagnosis, Observation observation) {

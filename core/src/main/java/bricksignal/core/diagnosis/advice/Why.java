@@ -1,12 +1,13 @@
 package bricksignal.core.diagnosis.advice;
 
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.Wording;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Why a test is proposed, in words and numbers made from the model. */
+/** Why a test is proposed, made from the model. */
 public final class Why {
 
     private static final int NAMED = 3;
@@ -14,43 +15,25 @@ public final class Why {
     private Why() {
     }
 
-    /** One sentence for each outcome of the test: what it would look like, how likely, and whom it leaves. */
-    public static List<String> sentences(Diagnosis diagnosis, Proposal proposal) {
-        List<String> sentences = new ArrayList<>();
-        for (Proposal.Branch branch : proposal.branches()) {
-            if (branch.probability() >= 0.005) {
-                sentences.add("If it is " + Wording.expected(proposal.test(), branch.looksLike()) + " ("
-                        + percent(branch.probability()) + "): " + names(diagnosis, branch.suspects()) + ".");
-            }
-        }
-        return sentences;
-    }
-
     /** The shortest reason: the outcome that is not the usual one and the suspects it singles out. */
-    public static String brief(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
+    public static Message of(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
         if (purpose == Advice.Purpose.PROVE) {
-            return "missing before the part may be condemned";
+            return Message.of("why.prove");
         }
         List<Proposal.Branch> branches = proposal.branches().stream().filter(b -> !b.suspects().isEmpty()).toList();
-        if (branches.size() < 2) {
-            return "confirms " + (branches.isEmpty() ? "what is known" : names(diagnosis, branches.get(0).suspects()));
+        if (branches.isEmpty()) {
+            return Message.of("why.confirms-known");
         }
-        Proposal.Branch split = branches.get(1);
-        return "splits " + names(diagnosis, split.suspects()) + " from the rest";
+        return branches.size() < 2 ? Message.of("why.confirms", names(diagnosis, branches.get(0).suspects()))
+                : Message.of("why.splits", names(diagnosis, branches.get(1).suspects()));
     }
 
-    private static String names(Diagnosis diagnosis, List<Integer> suspects) {
-        if (suspects.isEmpty()) {
-            return "nobody yet known; take the reading again";
-        }
-        List<String> names = new ArrayList<>();
-        suspects.stream().limit(NAMED).forEach(h -> names.add(diagnosis.hypothesis(h).label() + " "
-                + percent(diagnosis.belief(h))));
+    private static Message names(Diagnosis diagnosis, List<HypothesisId> suspects) {
+        List<Message> names = new ArrayList<>();
+        suspects.stream().limit(NAMED).forEach(h -> names.add(Message.of("why.suspect", diagnosis.hypothesis(h).label(),
+                new Message.Share(diagnosis.belief(h)))));
         int more = suspects.size() - names.size();
-        return String.join(", ", names) + (more > 0 ? " and " + more + " more" : "");
-    }
-
-    static String percent(double p) {
-        return p > 0 && p < 0.01 ? "below 1 %" : Math.round(100 * p) + " %";
+        Message named = Message.items(Message.Joint.COMMA, names);
+        return more > 0 ? Message.of("why.more", named, new Message.Number(more)) : named;
     }
 }

@@ -2,21 +2,22 @@ package bricksignal.core.diagnosis.chain;
 
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Input;
-import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import java.util.ArrayDeque;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -29,14 +30,15 @@ import java.util.Set;
  * declared.
  *
  * @param id its name
- * @param label what it feeds, as people say it
+ * @param label what it feeds
  * @param common net of the fixed probe
- * @param moment when the sound unit has voltage all along it
+ * @param moment when a unit in good order has voltage all along it
  * @param readings one for each point, from the supply to the pin
  */
-public record Chain(String id, String label, String common, String moment, List<Test.Reading> readings) {
+public record Chain(String id, Message label, String common, String moment, List<Test.Reading> readings) {
 
     private static final double LIVE_SHARE = 0.6;
+    private static final double HALF = 0.5;
 
     public Chain {
         readings = List.copyOf(readings);
@@ -53,79 +55,71 @@ public record Chain(String id, String label, String common, String moment, List<
         Map<String, Chain> chains = new LinkedHashMap<>();
         for (Element element : model.machine().circuit().elements()) {
             if (element instanceof Element.Transformer t) {
-                put(pack, chains, "line." + t.id(), "line to the transformer", t.p1(), t.p2());
+                put(pack, chains, "line." + t.id(), Message.of("chain.line"), t.p1(), t.p2(), 0);
             }
         }
         for (Board board : model.machine().boards()) {
-            put(pack, chains, "supply." + board.id(), "supply of the " + model.boardLabel(board.id()), board.supplyPlus(),
-                    board.supplyMinus());
+            put(pack, chains, "supply." + board.id(), Message.of("chain.supply",
+                    Message.said(model.boardLabel(board.id()))), board.supplyPlus(), board.supplyMinus(), board.supplyVolts());
             for (Input input : board.inputs()) {
                 if (input instanceof Input.Voltage v) {
-                    put(pack, chains, "input." + v.id(), model.pointLabel(v.plus()), v.plus(), v.minus());
+                    put(pack, chains, "input." + v.id(), Message.said(model.pointLabel(v.plus())), v.plus(), v.minus(), v.on());
                 }
             }
         }
         return List.copyOf(chains.values());
     }
 
-    private static void put(CompiledPack pack, Map<String, Chain> chains, String id, String label, String pin, String common) {
-        chain(pack, id, label, pin, common).filter(chain -> chains.values().stream()
+    private static void put(CompiledPack pack, Map<String, Chain> chains, String id, Message label, String pin, String common,
+            double least) {
+        chain(pack, id, label, pin, common, least).filter(chain -> chains.values().stream()
                 .noneMatch(other -> other.readings().equals(chain.readings()))).ifPresent(chain -> chains.put(id, chain));
     }
 
-    /** At the first moment at which a sound unit has voltage at the pin. */
-    private static Optional<Chain> chain(CompiledPack pack, String id, String label, String pin, String common) {
+    /**
+     * At the first moment at which a unit in good order has half of the most that the pin ever has.
+     *
+     * @param least what the pin's own threshold asks, V; the most must reach it
+     */
+    private static Optional<Chain> chain(CompiledPack pack, String id, Message label, String pin, String common, double least) {
         UnitModel model = pack.model();
         Set<String> points = new LinkedHashSet<>(model.points().stream().map(Point::net).toList());
         if (!points.contains(pin) || !points.contains(common)) {
             return Optional.empty();
         }
-        for (Moment moment : model.moments()) {
-            Snapshot unit = pack.healthy().run(moment.scenario()).at(pack.momentSeconds(moment.id())).unit();
-            boolean usual = moment.scenario().equals(model.scenarios().get(0).id());
-            if (usual && moment.span() == 0 && unit.solution().rms(pin, common) > LEAST_VOLTS) {
-                MeterMode mode = unit.solution().volts(pin, common).magnitude() > Math.abs(unit.solution()
-                        .directVolts(pin, common)) ? MeterMode.AC_VOLTS : MeterMode.DC_VOLTS;
-                List<Test.Reading> readings = new ArrayList<>();
-                for (String net : path(unit.solution().circuit(), pin, common)) {
-                    if (points.contains(net) && !net.equals(common)) {
-                        readings.add(pack.freeReading(mode, new Place.Across(common, net), moment.id(), Setup.AS_IT_IS));
-                    }
-                }
-                return readings.size() < 2 ? Optional.empty()
-                        : Optional.of(new Chain(id, label, common, moment.id(), readings));
-            }
+        List<Moment> usual = model.moments().stream().filter(moment -> moment.span() == 0
+                && moment.scenario().equals(model.scenarios().get(0).id())).toList();
+        double most = usual.stream().mapToDouble(moment -> at(pack, moment).rms(pin, common)).max().orElse(0);
+        if (!(most >= least) || !ErrorModel.something(MeterMode.AC_VOLTS, most)) {
+            return Optional.empty();
         }
-        return Optional.empty();
+        Moment moment = usual.stream().filter(m -> at(pack, m).rms(pin, common) >= HALF * most).findFirst().orElseThrow();
+        Solution solution = at(pack, moment);
+        MeterMode mode = solution.volts(pin, common).magnitude() > Math.abs(solution.directVolts(pin, common))
+                ? MeterMode.AC_VOLTS : MeterMode.DC_VOLTS;
+        List<Test.Reading> readings = path(solution.circuit(), pin, common).stream()
+                .filter(net -> points.contains(net) && !net.equals(common))
+                .map(net -> pack.catalogue().free(mode, new Place.Across(common, net), moment.id(), Setup.AS_IT_IS)).toList();
+        return readings.size() < 2 ? Optional.empty() : Optional.of(new Chain(id, label, common, moment.id(), readings));
     }
 
-    private static final double LEAST_VOLTS = 4;
+    private static Solution at(CompiledPack pack, Moment moment) {
+        return pack.nominal().run(moment.scenario()).at(pack.catalogue().seconds(moment.id())).unit().solution();
+    }
 
-    /** From a source to the pin through closed conductors, the shortest way; the pin alone where there is none. */
+    /** From a source to the pin through closed conductors, the shortest way; from the farthest net where there is none. */
     private static List<String> path(Circuit circuit, String pin, String common) {
-        Map<String, String> towards = new LinkedHashMap<>();
-        towards.put(pin, pin);
-        Deque<String> open = new ArrayDeque<>(List.of(pin));
+        ConductorSearch search = ConductorSearch.from(circuit, pin, Element.Conductor::closed,
+                net -> !net.equals(common) && !net.equals(circuit.reference()));
         String last = pin;
-        while (!open.isEmpty()) {
-            String net = open.poll();
+        for (String net : search.nets()) {
             last = net;
             if (isSource(circuit, net, pin)) {
                 break;
             }
-            for (Element element : circuit.elements()) {
-                if (element instanceof Element.Conductor c && c.closed() && c.nets().contains(net)) {
-                    String other = c.a().equals(net) ? c.b() : c.a();
-                    if (!other.equals(common) && !other.equals(circuit.reference()) && towards.putIfAbsent(other, net) == null) {
-                        open.add(other);
-                    }
-                }
-            }
         }
-        List<String> path = new ArrayList<>(List.of(last));
-        while (!path.get(path.size() - 1).equals(pin)) {
-            path.add(towards.get(path.get(path.size() - 1)));
-        }
+        List<String> path = new ArrayList<>(search.wayTo(last));
+        Collections.reverse(path);
         return path;
     }
 
@@ -138,14 +132,13 @@ public record Chain(String id, String label, String common, String moment, List<
 
     /** True if a value means that the voltage still is here. */
     boolean live(CompiledPack pack, int place, double value) {
-        double sound = Math.abs(((bricksignal.core.diagnosis.Prediction.Number) pack.healthyPrediction(readings.get(place)))
-                .mean());
-        return Math.abs(value) >= LIVE_SHARE * sound;
+        return Math.abs(value) >= LIVE_SHARE * Math.abs(pack.predictions().nominalValue(readings.get(place)));
     }
 
-    /** The elements that lie between two neighbouring points, in the sound unit. */
+    /** The elements that lie between two neighbouring points, in the unit in good order. */
     List<String> between(UnitModel model, int from, int to) {
-        List<String> path = pathBetween(model.machine().circuit(), net(from), net(to));
+        List<String> path = ConductorSearch.from(model.machine().circuit(), net(from), c -> true, net -> !net.equals(common))
+                .wayTo(net(to));
         List<String> elements = new ArrayList<>();
         for (int i = 1; i < path.size(); i++) {
             String a = path.get(i - 1);
@@ -154,29 +147,5 @@ public record Chain(String id, String label, String common, String moment, List<
                     && e.nets().contains(b)).map(Element::id).forEach(elements::add);
         }
         return elements;
-    }
-
-    private List<String> pathBetween(Circuit circuit, String from, String to) {
-        Map<String, String> before = new LinkedHashMap<>();
-        before.put(from, from);
-        Deque<String> open = new ArrayDeque<>(List.of(from));
-        while (!open.isEmpty() && !before.containsKey(to)) {
-            String net = open.poll();
-            for (Element element : circuit.elements()) {
-                if (element instanceof Element.Conductor c && c.nets().contains(net)) {
-                    String other = c.a().equals(net) ? c.b() : c.a();
-                    if (!other.equals(common) && before.putIfAbsent(other, net) == null) {
-                        open.add(other);
-                    }
-                }
-            }
-        }
-        List<String> path = new ArrayList<>();
-        for (String net = to; before.containsKey(net) && !net.equals(from); net = before.get(net)) {
-            path.add(net);
-        }
-        path.add(from);
-        Collections.reverse(path);
-        return path;
     }
 }

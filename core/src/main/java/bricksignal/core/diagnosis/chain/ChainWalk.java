@@ -3,6 +3,8 @@ package bricksignal.core.diagnosis.chain;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Place;
@@ -107,19 +109,21 @@ public final class ChainWalk {
     private double[] gaps() {
         int n = chain.readings().size();
         double[] probability = new double[n + 1];
-        for (int place : diagnosis.places()) {
-            double duty = pack.hypothesis(place).duty();
-            probability[stops(place)] += duty * diagnosis.belief(place);
-            probability[n] += (1 - duty) * diagnosis.belief(place);
+        for (HypothesisId id : diagnosis.hypotheses()) {
+            double duty = pack.space().get(id).duty();
+            if (diagnosis.belief(id) > NEGLIGIBLE) {
+                probability[stops(id)] += duty * diagnosis.belief(id);
+                probability[n] += (1 - duty) * diagnosis.belief(id);
+            }
         }
         return probability;
     }
 
     /** The first point at which a unit with this hypothesis has no voltage, while the fault is there. */
-    private int stops(int place) {
+    private int stops(HypothesisId id) {
         int stops = chain.readings().size();
         for (int i = stops - 1; i >= 0; i--) {
-            Prediction read = pack.prediction(chain.readings().get(i), place);
+            Prediction read = pack.predictions().of(chain.readings().get(i), id);
             double mean = (read instanceof Prediction.Sometimes s ? s.present() : (Prediction.Number) read).mean();
             stops = chain.live(pack, i, mean) ? stops : i;
         }
@@ -149,8 +153,7 @@ public final class ChainWalk {
             if (observation instanceof Observation.Reading r && at(r, place) && (!lowImpedance
                     || r.test().mode() == MeterMode.AC_VOLTS_LOW_Z)) {
                 lowImpedance = r.test().mode() == MeterMode.AC_VOLTS_LOW_Z;
-                double sound = Math.abs(((Prediction.Number) pack.healthyPrediction(r.test())).mean());
-                boolean between = Math.abs(r.value()) > 0.08 * sound && r.test().mode() == MeterMode.AC_VOLTS;
+                boolean between = Judgement.mayBeGhost(r.test(), r.value(), pack.predictions().nominalValue(r.test()));
                 mark = chain.live(pack, place, r.value()) ? Mark.LIVE : between ? Mark.GHOST : Mark.DEAD;
             }
         }

@@ -2,10 +2,12 @@ package bricksignal.core.diagnosis.plan;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Outcomes;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +22,8 @@ import java.util.Set;
 public final class Planner {
 
     private static final double NEGLIGIBLE = 1e-4;
+    /** What is less probable changes no expected cost by a cent and no choice. */
+    private static final double RULED_OUT = 1e-7;
     private static final double MEMBER_CHANCE = 0.5;
 
     private final CompiledPack pack;
@@ -55,8 +59,8 @@ public final class Planner {
      */
     public List<String> repairOrder(Diagnosis diagnosis) {
         Map<String, Double> probability = new LinkedHashMap<>();
-        for (int place : diagnosis.ranking()) {
-            diagnosis.hypothesis(place).parts().forEach(part -> probability.merge(part.id(), diagnosis.belief(place), Double::sum));
+        for (HypothesisId id : diagnosis.ranking()) {
+            diagnosis.hypothesis(id).parts().forEach(part -> probability.merge(part.id(), diagnosis.belief(id), Double::sum));
         }
         return probability.keySet().stream().sorted(Comparator.comparingDouble((String part) -> -probability.get(part)
                 / Repairs.cost(pack.model().part(part), policy))).toList();
@@ -74,46 +78,44 @@ public final class Planner {
     /** What would be proposed after an outcome of a test: the best test then, if any saves anything. */
     public List<Proposal> after(Diagnosis diagnosis, Test made, int outcome) {
         State now = State.of(diagnosis, policy);
-        Outcomes outcomes = pack.outcomes(made);
+        Outcomes outcomes = pack.predictions().outcomes(made);
         double[] weights = new double[now.weights.length];
         double total = 0;
         for (int h = 0; h < weights.length; h++) {
-            weights[h] = now.weights[h] * outcomes.chance(outcome, now.places[h]);
+            weights[h] = now.weights[h] * outcomes.chance(outcome, now.ids.get(h));
             total += weights[h];
         }
         for (int h = 0; h < weights.length; h++) {
             weights[h] /= total;
         }
-        return proposals(new State(now.places, weights, now.repairs), askable(diagnosis, Set.of(made.id())),
-                TestCost.after(made));
+        return proposals(now.with(weights, policy, pack), askable(diagnosis, Set.of(made.id())), TestCost.after(made));
     }
 
     /**
      * The same problem in numbers, small enough to be solved exactly: some hypotheses, and the tests that tell most about them
      * for their cost, as many as fit.
      *
-     * @param places the hypotheses; their beliefs are scaled to sum to one
+     * @param ids the hypotheses; their beliefs are scaled to sum to one
      * @param mostTests at most so many tests
      * @param mostStates at most so many states of the exact solution
      */
-    public Decision decision(Diagnosis diagnosis, List<Integer> places, int mostTests, long mostStates) {
-        int[] at = places.stream().mapToInt(Integer::intValue).toArray();
-        double sum = places.stream().mapToDouble(diagnosis::belief).sum();
-        double[] prior = places.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
-        State state = new State(at, prior, Repairs.of(pack, at, policy));
+    public Decision decision(Diagnosis diagnosis, List<HypothesisId> ids, int mostTests, long mostStates) {
+        double sum = ids.stream().mapToDouble(diagnosis::belief).sum();
+        double[] prior = ids.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
+        State state = new State(List.copyOf(ids), prior, Repairs.of(pack, ids, policy));
         List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS));
         List<double[][]> chances = new ArrayList<>();
         List<Double> costs = new ArrayList<>();
         long states = 1;
         for (Proposal proposal : best) {
-            Outcomes outcomes = pack.outcomes(proposal.test());
+            Outcomes outcomes = pack.predictions().outcomes(proposal.test());
             if (chances.size() < mostTests && states * (outcomes.count() + 1) <= mostStates) {
                 states *= outcomes.count() + 1;
                 costs.add(proposal.cost());
-                double[][] chance = new double[outcomes.count()][at.length];
+                double[][] chance = new double[outcomes.count()][ids.size()];
                 for (int k = 0; k < chance.length; k++) {
-                    for (int h = 0; h < at.length; h++) {
-                        chance[k][h] = outcomes.chance(k, at[h]);
+                    for (int h = 0; h < chance[k].length; h++) {
+                        chance[k][h] = outcomes.chance(k, ids.get(h));
                     }
                 }
                 chances.add(chance);
@@ -125,12 +127,18 @@ public final class Planner {
 
     /** One test weighed, made already or not. */
     public Proposal weigh(Test test, Diagnosis diagnosis, Setup standing) {
+        return weigh(List.of(test), diagnosis, standing).get(0);
+    }
+
+    /** Some tests weighed, made already or not, in their order. */
+    public List<Proposal> weigh(Collection<? extends Test> tests, Diagnosis diagnosis, Setup standing) {
         State state = State.of(diagnosis, policy);
-        return weigh(test, state, state.repairs.expectedCost(state.weights, 1), standing);
+        double now = state.repairs.expectedCost(state.weights, 1);
+        return tests.stream().map(test -> weigh(test, state, now, standing)).toList();
     }
 
     private List<Test> askable(Diagnosis diagnosis, Set<String> without) {
-        return pack.tests().stream().filter(test -> policy.allows(test) && !without.contains(test.id())
+        return pack.catalogue().tests().stream().filter(test -> policy.allows(test) && !without.contains(test.id())
                 && !diagnosis.answered(test) && diagnosis.possible(test)).toList();
     }
 
@@ -150,21 +158,25 @@ public final class Planner {
     }
 
     private Proposal weigh(Test test, State state, double now, Setup standing) {
-        Outcomes outcomes = pack.outcomes(test);
+        Outcomes outcomes = pack.predictions().outcomes(test);
+        double[][] chances = new double[state.weights.length][];
+        for (int h = 0; h < chances.length; h++) {
+            chances[h] = outcomes.chances(state.ids.get(h));
+        }
         List<Proposal.Branch> branches = new ArrayList<>();
+        double[] weights = new double[chances.length];
         double after = 0;
         double bits = 0;
-        double[] weights = new double[state.weights.length];
         for (int k = 0; k < outcomes.count(); k++) {
             double total = 0;
             for (int h = 0; h < weights.length; h++) {
-                weights[h] = state.weights[h] * outcomes.chance(k, state.places[h]);
+                weights[h] = state.weights[h] * chances[h][k];
                 total += weights[h];
             }
             if (total > NEGLIGIBLE) {
                 after += state.repairs.expectedCost(weights, total);
                 bits += gain(weights, total, state.weights);
-                branches.add(new Proposal.Branch(k, outcomes.representative(k), total, members(outcomes, k, state)));
+                branches.add(new Proposal.Branch(k, outcomes.representative(k), total, members(chances, k, state)));
             }
         }
         branches.sort(Comparator.comparingDouble(branch -> -branch.probability()));
@@ -184,27 +196,37 @@ public final class Planner {
         return bits;
     }
 
-    private static List<Integer> members(Outcomes outcomes, int k, State state) {
+    private static List<HypothesisId> members(double[][] chances, int k, State state) {
         List<Integer> members = new ArrayList<>();
-        for (int h = 0; h < state.weights.length; h++) {
-            if (state.weights[h] > NEGLIGIBLE && outcomes.chance(k, state.places[h]) >= MEMBER_CHANCE) {
+        for (int h = 0; h < chances.length; h++) {
+            if (state.weights[h] > NEGLIGIBLE && chances[h][k] >= MEMBER_CHANCE) {
                 members.add(h);
             }
         }
         members.sort(Comparator.comparingDouble((Integer h) -> -state.weights[h]));
-        return members.stream().map(h -> state.places[h]).toList();
+        return members.stream().map(state.ids::get).toList();
     }
 
-    /** Hypotheses by place, how much each weighs, and what repairing them costs. */
-    private record State(int[] places, double[] weights, Repairs repairs) {
+    /** Hypotheses that are not ruled out, how much each weighs, and what repairing them costs. */
+    private record State(List<HypothesisId> ids, double[] weights, Repairs repairs) {
 
         static State of(Diagnosis diagnosis, Policy policy) {
-            int[] places = diagnosis.places();
-            double[] weights = new double[places.length];
-            for (int h = 0; h < places.length; h++) {
-                weights[h] = diagnosis.belief(places[h]);
+            List<HypothesisId> ids = diagnosis.hypotheses().stream().filter(id -> diagnosis.belief(id) > RULED_OUT).toList();
+            double[] weights = ids.stream().mapToDouble(diagnosis::belief).toArray();
+            return new State(ids, weights, Repairs.of(diagnosis.pack(), ids, policy));
+        }
+
+        State with(double[] other, Policy policy, CompiledPack pack) {
+            List<HypothesisId> left = new ArrayList<>();
+            List<Double> kept = new ArrayList<>();
+            for (int h = 0; h < other.length; h++) {
+                if (other[h] > RULED_OUT) {
+                    left.add(ids.get(h));
+                    kept.add(other[h]);
+                }
             }
-            return new State(places, weights, Repairs.of(diagnosis.pack(), places, policy));
+            return new State(List.copyOf(left), kept.stream().mapToDouble(Double::doubleValue).toArray(),
+                    Repairs.of(pack, left, policy));
         }
     }
 }

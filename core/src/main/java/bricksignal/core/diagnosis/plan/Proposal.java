@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis.plan;
 
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Test;
 import java.util.List;
@@ -26,9 +27,9 @@ public record Proposal(Test test, double minutes, double cost, double saving, do
      * @param outcome its place among the outcomes of the test
      * @param looksLike what would be read
      * @param probability of this outcome now
-     * @param suspects the hypotheses that lead to it, as places in the pack's list, most likely first
+     * @param suspects the hypotheses that lead to it, most likely first
      */
-    public record Branch(int outcome, Prediction looksLike, double probability, List<Integer> suspects) {
+    public record Branch(int outcome, Prediction looksLike, double probability, List<HypothesisId> suspects) {
         public Branch {
             suspects = List.copyOf(suspects);
         }

@@ -2,8 +2,10 @@ package bricksignal.core.diagnosis.plan;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.unit.Part;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -28,13 +30,13 @@ final class Repairs implements Decision.StopCost {
         this.mistakeCost = mistakeCost;
     }
 
-    /** The repairs of the hypotheses at these places. */
-    static Repairs of(CompiledPack pack, int[] places, Policy policy) {
+    /** The repairs of these hypotheses. */
+    static Repairs of(CompiledPack pack, List<HypothesisId> ids, Policy policy) {
         Map<String, Integer> index = new LinkedHashMap<>();
         Map<Integer, Double> costs = new LinkedHashMap<>();
-        int[] repairOf = new int[places.length];
-        for (int h = 0; h < places.length; h++) {
-            Hypothesis hypothesis = pack.hypothesis(places[h]);
+        int[] repairOf = new int[ids.size()];
+        for (int h = 0; h < ids.size(); h++) {
+            Hypothesis hypothesis = pack.space().get(ids.get(h));
             String parts = hypothesis.parts().stream().map(Part::id).collect(Collectors.joining("+"));
             repairOf[h] = index.computeIfAbsent(parts, id -> index.size());
             costs.computeIfAbsent(repairOf[h], i -> hypothesis.parts().stream().mapToDouble(p -> cost(p, policy)).sum());

@@ -46,7 +46,7 @@ public final class TestCost {
 
     /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
     public static double partsUsed(CompiledPack pack, Test test) {
-        return test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE ? pack.changedBy(check).price() : 0;
+        return test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE ? pack.catalogue().changedBy(check).price() : 0;
     }
 
     /** How the unit stands after a test. */
@@ -65,7 +65,7 @@ public final class TestCost {
     private static double waiting(CompiledPack pack, Moment moment) {
         Scenario scenario = pack.model().scenarios().stream().filter(s -> s.id().equals(moment.scenario())).findFirst()
                 .orElseThrow();
-        double at = pack.momentSeconds(moment.id());
+        double at = pack.catalogue().seconds(moment.id());
         double call = scenario.steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
                 .findFirst().orElse(Double.NaN);
         boolean found = at >= pack.model().found().from();

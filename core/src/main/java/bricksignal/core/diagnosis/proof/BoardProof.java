@@ -7,6 +7,7 @@ import bricksignal.core.board.Input;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
 import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
@@ -16,6 +17,7 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -30,7 +32,7 @@ final class BoardProof {
 
     private static final double DEAD_SHARE = 0.2;
     private static final double LIVE_SHARE = 0.8;
-    private static final double LIVE_VOLTS = 8;
+    private static final double FEEDS_SHARE = 0.5;
     private static final double WEAK_SHARE = 0.6;
 
     private final CompiledPack pack;
@@ -70,8 +72,8 @@ final class BoardProof {
 
     private void supply() {
         boardNets.add(board.supplyPlus());
-        items.add(log.item("Supply and common good at the board", test -> Log.volts(test, board.supplyPlus(),
-                board.supplyMinus()) && Math.abs(log.healthy(test)) >= board.supplyVolts(),
+        items.add(log.item(Message.of("proof.supply"), test -> Log.volts(test, board.supplyPlus(),
+                board.supplyMinus()) && Math.abs(log.nominal(test)) >= board.supplyVolts(),
                 (test, value) -> Math.abs(value) >= board.supplyVolts()));
     }
 
@@ -88,37 +90,36 @@ final class BoardProof {
         }
     }
 
-    /** A driver of the board that sends too little: measured at its own terminal against a sound one. */
+    /** A driver of the board that sends too little: measured at its own terminal against one in good order. */
     private void driver(Element driver) {
         String net = driver.nets().get(0);
         boardNets.add(net);
-        items.add(log.item("Output " + pack.model().pointLabel(net) + " measured wrong at the board", test -> !test.mode().dead()
-                && at(test, net) && Math.abs(log.healthy(test)) > 1,
-                (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.healthy(test))));
+        items.add(log.item(Message.of("proof.output-wrong", point(net)), test -> !test.mode().dead() && at(test, net) && log.due(test),
+                (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.nominal(test))));
     }
 
-    /** The inputs that the healthy board senses while it energises this output. */
+    /** The inputs that the board in good order senses while it energises this output. */
     private List<Input> needs(Expr energised) {
-        return pack.healthy().usualRun().first(energised).map(interval -> board.inputs().stream()
+        return pack.nominal().usualRun().first(energised).map(interval -> board.inputs().stream()
                 .filter(input -> interval.unit().inputs().get(input.id())).toList()).orElse(List.of());
     }
 
     private void input(Input input, @org.jspecify.annotations.Nullable Expr during) {
         if (input instanceof Input.Voltage v) {
             boardNets.add(v.plus());
-            items.add(log.item("Input " + pack.model().pointLabel(v.plus()) + " proven at the board's own pin",
-                    test -> Log.volts(test, v.plus(), v.minus()) && Math.abs(log.healthy(test)) >= onVolts(v),
+            items.add(log.item(Message.of("proof.input", point(v.plus())),
+                    test -> Log.volts(test, v.plus(), v.minus()) && Math.abs(log.nominal(test)) >= onVolts(v),
                     (test, value) -> Math.abs(value) >= onVolts(v)));
         } else if (during == null) {
             Input.FlameCurrent flame = (Input.FlameCurrent) input;
             double needed = flame.on() * 1e6;
-            items.add(log.item("Flame current proven in series",
+            items.add(log.item(Message.of("proof.flame-current"),
                     test -> test.mode() == MeterMode.DC_MICROAMPS && test.place() instanceof Place.Through,
                     (test, value) -> Math.abs(value) >= needed));
         }
     }
 
-    /** The threshold of the healthy board: a deaf input in the hypothesis has none. */
+    /** The threshold of the board in good order: a deaf input in the hypothesis has none. */
     private double onVolts(Input.Voltage input) {
         return board.input(input.id()).on();
     }
@@ -126,30 +127,52 @@ final class BoardProof {
     private void output(Element.Conductor contact, boolean dead) {
         String net = contact.b();
         boardNets.add(net);
-        String what = "Output " + pack.model().pointLabel(net) + (dead ? " measured dead at the board at its moment"
-                : " measured live at the board when it should be dead");
-        items.add(log.item(what, test -> Log.volts(test) && at(test, net) && (dead
-                ? energisedAt(test, contact) && Math.abs(log.healthy(test)) > LIVE_VOLTS
-                : Math.abs(log.healthy(test)) < LIVE_VOLTS / 2), (test, value) -> dead
-                ? Math.abs(value) <= DEAD_SHARE * Math.abs(log.healthy(test)) + 1 : Math.abs(value) > LIVE_VOLTS));
+        if (dead) {
+            items.add(log.item(Message.of("proof.output-dead", point(net)), test -> Log.volts(test) && at(test, net)
+                    && energisedAt(test, contact) && log.due(test),
+                    (test, value) -> Math.abs(value) <= DEAD_SHARE * Math.abs(log.nominal(test))));
+        } else {
+            items.add(log.item(Message.of("proof.output-live", point(net)), test -> Log.volts(test) && at(test, net)
+                    && !log.due(test) && fedVolts(test, contact) > 0,
+                    (test, value) -> Math.abs(value) >= FEEDS_SHARE * fedVolts(test, contact)));
+        }
+    }
+
+    /** What the contact is fed with at the moment of a test, against the net of the other probe. */
+    private double fedVolts(Test.Reading test, Element.Conductor contact) {
+        Place.Across across = (Place.Across) test.place();
+        String other = across.red().equals(contact.b()) ? across.black() : across.red();
+        return pack.nominal().run(pack.model().moment(test.moment()).scenario()).at(pack.catalogue().seconds(test.moment())).unit()
+                .solution().rms(contact.a(), other);
+    }
+
+    private Message point(String net) {
+        return Message.said(pack.model().pointLabel(net));
     }
 
     private boolean energisedAt(Test.Reading test, Element.Conductor contact) {
-        return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.healthy().holds(follows.closed(),
-                pack.model().moment(test.moment()).scenario(), pack.momentSeconds(test.moment()));
+        return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.nominal().holds(follows.closed(),
+                pack.model().moment(test.moment()).scenario(), pack.catalogue().seconds(test.moment()));
     }
 
     private void load(Element.Conductor contact) {
         Set<String> stops = Set.of(circuit.reference(), board.supplyMinus(), contact.a());
-        Set<String> nets = Wiring.reach(circuit, contact.b(), contact.id(), stops);
-        for (Element.Load load : Wiring.loads(circuit, nets)) {
-            ProofItem item = log.item("Load known not to be shorted or open: " + pack.model().partWith(load.id()).map(Part::label).orElse(load.id()),
+        Set<String> nets = ConductorSearch.from(circuit, contact.b(), c -> !c.id().equals(contact.id()), net -> !stops.contains(net))
+                .nets();
+        for (Element.Load load : loads(nets)) {
+            ProofItem item = log.item(Message.of("proof.load",
+                    Message.said(pack.model().elementLabel(load.id()))),
                     test -> Log.ohms(test, load.a(), load.b()),
-                    (test, value) -> value >= LIVE_SHARE / 2 * log.healthy(test) && !Double.isInfinite(value));
+                    (test, value) -> value >= LIVE_SHARE / 2 * log.nominal(test) && !Double.isInfinite(value));
             if (item.proven() || !item.tests().isEmpty()) {
                 items.add(item);
             }
         }
+    }
+
+    private List<Element.Load> loads(Set<String> nets) {
+        return circuit.elements().stream().filter(Element.Load.class::isInstance).map(Element.Load.class::cast)
+                .filter(load -> nets.contains(load.a()) || nets.contains(load.b())).toList();
     }
 
     /** Connectors that carry what was measured at the board. */
@@ -157,7 +180,7 @@ final class BoardProof {
         for (UnitModel.Connector connector : pack.model().connectors()) {
             boolean near = connector.conductors().stream()
                     .anyMatch(id -> circuit.element(id).nets().stream().anyMatch(boardNets::contains));
-            ProofItem item = log.made("Reseated and wiggled: " + connector.label(), test -> test instanceof Test.Check c
+            ProofItem item = log.made(Message.of("proof.reseated", Message.said(connector.label())), test -> test instanceof Test.Check c
                     && c.sense() == Test.Sense.RESEAT && c.connector().equals(connector.id()));
             if (near && (item.proven() || !item.tests().isEmpty())) {
                 items.add(item);

@@ -3,12 +3,14 @@ package bricksignal.core.diagnosis.proof;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
+import bricksignal.core.words.Message;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.BiPredicate;
@@ -24,14 +26,14 @@ final class Log {
     }
 
     /** A proof item: some test of this kind must have been made and its value must say so. */
-    ProofItem item(String what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows) {
+    ProofItem item(Message what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows) {
         boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Reading r
                 && kind.test(r.test()) && shows.test(r.test(), r.value()));
         return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
     }
 
     /** A proof item by an answer: the check was made, whatever came of it is in the belief. */
-    ProofItem made(String what, Predicate<Test> kind) {
+    ProofItem made(Message what, Predicate<Test> kind) {
         boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Answer a
                 && kind.test(a.test()) || o instanceof Observation.Reading r && kind.test(r.test()));
         return new ProofItem(what, proven, proven ? List.of() : cheapest(kind));
@@ -40,15 +42,14 @@ final class Log {
     /** Tests of the pack of this kind, cheapest first, by id. */
     List<String> cheapest(Predicate<Test> kind) {
         CompiledPack pack = diagnosis.pack();
-        return pack.tests().stream().filter(kind).filter(diagnosis::possible)
+        return pack.catalogue().tests().stream().filter(kind).filter(diagnosis::possible)
                 .sorted(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)))
                 .map(Test::id).toList();
     }
 
     /** True for volts of any kind. */
     static boolean volts(Test.Reading test) {
-        return test.mode() == MeterMode.AC_VOLTS || test.mode() == MeterMode.AC_VOLTS_LOW_Z
-                || test.mode() == MeterMode.DC_VOLTS;
+        return test.mode().volts();
     }
 
     /** True for volts between these two nets, either way round. */
@@ -61,9 +62,14 @@ final class Log {
         return test.mode() == MeterMode.OHMS && between(test, a, b);
     }
 
-    /** What a healthy unit shows in this test, or NaN for an answer. */
-    double healthy(Test.Reading test) {
-        return ((Prediction.Number) diagnosis.pack().healthyPrediction(test)).mean();
+    /** What a unit in good order shows in this test. */
+    double nominal(Test.Reading test) {
+        return diagnosis.pack().predictions().nominalValue(test);
+    }
+
+    /** True where a unit in good order shows more than nothing. */
+    boolean due(Test.Reading test) {
+        return ErrorModel.due((Prediction.Number) diagnosis.pack().predictions().nominal(test));
     }
 
     private static boolean between(Test.Reading test, String a, String b) {

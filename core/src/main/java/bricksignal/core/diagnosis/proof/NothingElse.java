@@ -4,10 +4,12 @@ import bricksignal.core.board.Effect;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -39,30 +41,30 @@ final class NothingElse {
     }
 
     /** One item for each of the heaviest rivals that some test could still tell from the leader. */
-    static List<ProofItem> items(Diagnosis diagnosis, int leader) {
+    static List<ProofItem> items(Diagnosis diagnosis, HypothesisId leader) {
         return new NothingElse(diagnosis).rivals(leader);
     }
 
-    /** The unlisted failures that explain the log best, as places; none where the best explains no more than the list does. */
-    static List<Integer> wouldExplain(Diagnosis diagnosis) {
+    /** The unlisted failures that explain the log best; none where the best explains no more than the list does. */
+    static List<HypothesisId> wouldExplain(Diagnosis diagnosis) {
         double best = diagnosis.unlisted().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
         return diagnosis.unlisted().entrySet().stream().filter(entry -> best > EXPLAINS && entry.getValue() >= NEAR_BEST * best)
                 .limit(MOST).map(Map.Entry::getKey).toList();
     }
 
-    private List<ProofItem> rivals(int leader) {
-        Hypothesis named = pack.hypothesis(leader);
+    private List<ProofItem> rivals(HypothesisId leader) {
+        Hypothesis named = pack.space().get(leader);
         double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL) * diagnosis.belief(leader) / named.prior();
         Set<String> own = touchedBy(named.parts());
         List<ProofItem> items = new ArrayList<>();
-        for (Map.Entry<Integer, Double> other : fits(named.blamesBoard())) {
-            Hypothesis rival = pack.hypothesis(other.getKey());
+        for (Map.Entry<HypothesisId, Double> other : fits(named.blamesBoard())) {
+            Hypothesis rival = pack.space().get(other.getKey());
             boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
             if (other.getValue() > asWell && elsewhere && items.size() < MOST) {
                 List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !repairsOrWaits(test)
-                        && pack.outcomes(test).common(leader, other.getKey()) < TOLD_APART);
+                        && pack.predictions().outcomes(test).common(leader, other.getKey()) < TOLD_APART);
                 if (!tests.isEmpty()) {
-                    items.add(new ProofItem("Not something else instead: " + rival.label(), false, tests));
+                    items.add(new ProofItem(Message.of("proof.nothing-else", rival.label()), false, tests));
                 }
             }
         }
@@ -73,13 +75,13 @@ final class NothingElse {
      * How well others explain the log, whatever their prior, best first: the unlisted failures, and before a board is condemned
      * the listed faults too.
      */
-    private List<Map.Entry<Integer, Double>> fits(boolean board) {
-        Map<Integer, Double> fits = new LinkedHashMap<>();
-        diagnosis.unlisted().forEach((place, odds) -> fits.put(place, odds / pack.hypothesis(place).prior()));
-        for (int place = 0; board && place < pack.faults(); place++) {
-            fits.put(place, diagnosis.belief(place) / pack.hypothesis(place).prior());
+    private List<Map.Entry<HypothesisId, Double>> fits(boolean board) {
+        Map<HypothesisId, Double> fits = new LinkedHashMap<>();
+        diagnosis.unlisted().forEach((id, odds) -> fits.put(id, odds / pack.space().get(id).prior()));
+        if (board) {
+            pack.space().faults().forEach(h -> fits.put(h.id(), diagnosis.belief(h.id()) / h.prior()));
         }
-        return fits.entrySet().stream().sorted(Map.Entry.<Integer, Double>comparingByValue().reversed()).toList();
+        return fits.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed()).toList();
     }
 
     private static boolean repairsOrWaits(Test test) {

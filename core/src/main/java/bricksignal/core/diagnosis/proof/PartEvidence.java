@@ -4,6 +4,7 @@ import bricksignal.core.board.Effect;
 import bricksignal.core.board.Quantity;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Place;
@@ -20,8 +21,6 @@ import java.util.Set;
  * technicians; no published source.
  */
 final class PartEvidence {
-
-    private static final double LIVE_VOLTS = 8;
 
     private final CompiledPack pack;
     private final Fault fault;
@@ -67,7 +66,8 @@ final class PartEvidence {
     /** True for a voltage at the plug of a load, which is there although the load does nothing. */
     boolean provesSupply(Test test) {
         return test instanceof Test.Reading reading && elements.stream().anyMatch(element -> consumes(element)
-                && Log.volts(reading) && hot(reading, element) && Math.abs(healthy(reading)) > LIVE_VOLTS);
+                && Log.volts(reading) && hot(reading, element)
+                && ErrorModel.due((Prediction.Number) pack.predictions().nominal(reading)));
     }
 
     private boolean isAt(Test.Reading reading, Element element) {
@@ -101,9 +101,5 @@ final class PartEvidence {
     private static boolean hot(Test.Reading reading, Element element) {
         return reading.place() instanceof Place.Across across && (across.red().equals(element.nets().get(0))
                 || across.black().equals(element.nets().get(0)));
-    }
-
-    private double healthy(Test.Reading reading) {
-        return ((Prediction.Number) pack.healthyPrediction(reading)).mean();
     }
 }

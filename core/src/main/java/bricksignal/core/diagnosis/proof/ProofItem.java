@@ -1,15 +1,16 @@
 package bricksignal.core.diagnosis.proof;
 
+import bricksignal.core.words.Message;
 import java.util.List;
 
 /**
  * One thing that must stand in the log before a part is condemned.
  *
- * @param what in a technician's words
+ * @param what it is
  * @param proven whether the log shows it
  * @param tests the tests that could show it, by id, cheapest first; empty where it is proven
  */
-public record ProofItem(String what, boolean proven, List<String> tests) {
+public record ProofItem(Message what, boolean proven, List<String> tests) {
 
     public ProofItem {
         tests = List.copyOf(tests);

@@ -1,19 +1,20 @@
 package bricksignal.core.diagnosis.proof;
 
+import bricksignal.core.diagnosis.HypothesisId;
 import java.util.List;
 
 /**
  * What can be said now.
  *
  * @param status how far it is proven
- * @param group the leading hypothesis and those that no test can tell from it, as places in the pack's list
+ * @param group the leading hypothesis and those that no test can tell from it, the leader first
  * @param probability that the parts of the group are bad, alone or with another
  * @param items what proof needs
- * @param untested parts that never got power in this fault, so nobody knows whether they are sound, by id
- * @param unlisted where nothing listed explains what was found, failures that would although no list names them, as places
+ * @param untested parts that never got power in this fault, so nobody knows whether they are in order, by id
+ * @param unlisted where nothing listed explains what was found, failures that would although no list names them
  */
-public record Verdict(Status status, List<Integer> group, double probability, List<ProofItem> items,
-        List<String> untested, List<Integer> unlisted) {
+public record Verdict(Status status, List<HypothesisId> group, double probability, List<ProofItem> items,
+        List<String> untested, List<HypothesisId> unlisted) {
 
     /** How far a verdict is proven. */
     public enum Status {
@@ -34,8 +35,8 @@ public record Verdict(Status status, List<Integer> group, double probability, Li
         unlisted = List.copyOf(unlisted);
     }
 
-    /** The leading hypothesis, as a place in the pack's list. */
-    public int leader() {
+    /** The leading hypothesis. */
+    public HypothesisId leader() {
         return group.get(0);
     }
 }

@@ -1,10 +1,10 @@
 package bricksignal.core.diagnosis;
 
-import bricksignal.core.board.Expr;
-import bricksignal.core.board.run.Timeline;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -16,9 +16,9 @@ import java.util.TreeSet;
  * @param to end of the window
  * @param callAt when the call is placed
  * @param channels lines, in the order of the pack
- * @param stages names for stretches of the sound run
+ * @param stages names for stretches of the nominal run
  */
-public record Strip(double from, double to, double callAt, List<Line> channels, List<Named> stages) {
+public record TimingDiagram(double from, double to, double callAt, List<Line> channels, List<Named> stages) {
 
     private static final double NEGLIGIBLE = 0.003;
     private static final double BEFORE_SECONDS = 6;
@@ -32,65 +32,66 @@ public record Strip(double from, double to, double callAt, List<Line> channels, 
     public record Line(String id, String label, List<Stretch> expected, List<Stretch> believed) {
     }
 
-    /** A stage of the sound run. */
+    /** A stage of the nominal run. */
     public record Named(String id, String label, String seen, double from, double to) {
     }
 
-    /** The strip of a diagnosis, around the usual call. */
-    public static Strip of(Diagnosis diagnosis) {
+    /** The timing diagram of a diagnosis, around the usual call. */
+    public static TimingDiagram of(Diagnosis diagnosis) {
         CompiledPack pack = diagnosis.pack();
         UnitModel model = pack.model();
         double found = model.found().from();
-        double last = model.moments().stream().mapToDouble(m -> pack.momentSeconds(m.id())).filter(at -> at < found).max()
+        double last = model.moments().stream().mapToDouble(m -> pack.catalogue().seconds(m.id())).filter(at -> at < found).max()
                 .orElse(found);
         double call = SequenceModel.callSeconds(model);
         double from = Math.max(0, call - BEFORE_SECONDS);
         double to = last + AFTER_SECONDS;
+        Map<HypothesisId, Double> likely = new LinkedHashMap<>();
+        for (HypothesisId h : diagnosis.hypotheses()) {
+            if (diagnosis.belief(h) > NEGLIGIBLE) {
+                likely.merge(pack.space().get(h).run(), diagnosis.belief(h), Double::sum);
+            }
+        }
         List<Line> lines = SequenceModel.usual(pack).stream().map(c -> new Line(c.id(), c.label(),
-                stretches(pack.healthy().usualRun(), c.when(), from, to), believed(diagnosis, c.when(), from, to))).toList();
-        return new Strip(from, to, call, lines, stages(pack, from, to));
+                expected(pack.predictions().channel(pack.space().nothing(), c.id()), from, to),
+                believed(pack, likely, c.id(), from, to))).toList();
+        return new TimingDiagram(from, to, call, lines, stages(pack, from, to));
     }
 
     private static List<Named> stages(CompiledPack pack, double from, double to) {
         List<Named> named = new ArrayList<>();
-        for (UnitModel.Stage stage : pack.model().stages()) {
-            pack.healthy().usualRun().firstStretch(stage.when()).filter(s -> s[0] < to && s[1] > from).ifPresent(
-                    s -> named.add(new Named(stage.id(), stage.label(), stage.seen(), Math.max(from, s[0]),
-                            Math.min(to, s[1]))));
-        }
+        pack.stages().forEach((stage, span) -> {
+            if (span.from() < to && span.to() > from) {
+                named.add(new Named(stage.id(), stage.label(), stage.seen(), Math.max(from, span.from()),
+                        Math.min(to, span.to())));
+            }
+        });
         return named;
     }
 
-    private static List<Stretch> stretches(Timeline run, Expr when, double from, double to) {
-        List<Stretch> stretches = new ArrayList<>();
-        for (Timeline.Interval interval : run.intervals()) {
-            if (interval.end() > from && interval.start() < to && when.holds(interval.middle())) {
-                append(stretches, new Stretch(Math.max(from, interval.start()), Math.min(to, interval.end()), 1));
-            }
-        }
-        return stretches;
+    private static List<Stretch> expected(ChannelRun run, double from, double to) {
+        return run.spans().stream().filter(span -> span.to() > from && span.from() < to)
+                .map(span -> new Stretch(Math.max(from, span.from()), Math.min(to, span.to()), 1)).toList();
     }
 
-    private static List<Stretch> believed(Diagnosis diagnosis, Expr when, double from, double to) {
-        List<List<Stretch>> each = new ArrayList<>();
-        List<Double> weights = new ArrayList<>();
+    private static List<Stretch> believed(CompiledPack pack, Map<HypothesisId, Double> likely, String channel, double from,
+            double to) {
+        Map<List<Stretch>, Double> weights = new LinkedHashMap<>();
         Set<Double> breaks = new TreeSet<>();
-        for (int h : diagnosis.places()) {
-            if (diagnosis.belief(h) > NEGLIGIBLE) {
-                List<Stretch> on = stretches(diagnosis.hypothesis(h).unit().usualRun(), when, from, to);
-                each.add(on);
-                weights.add(diagnosis.belief(h));
-                on.forEach(s -> breaks.addAll(List.of(s.from(), s.to())));
-            }
-        }
+        likely.forEach((run, weight) -> {
+            List<Stretch> on = expected(pack.predictions().channel(run, channel), from, to);
+            weights.merge(on, weight, Double::sum);
+            on.forEach(s -> breaks.addAll(List.of(s.from(), s.to())));
+        });
         List<Stretch> believed = new ArrayList<>();
-        double total = weights.stream().mapToDouble(Double::doubleValue).sum();
+        double total = likely.values().stream().mapToDouble(Double::doubleValue).sum();
         Double start = null;
         for (double end : breaks) {
             if (start != null && end > start) {
+                double middle = (start + end) / 2;
                 double p = 0;
-                for (int i = 0; i < each.size(); i++) {
-                    p += covers(each.get(i), (start + end) / 2) ? weights.get(i) / total : 0;
+                for (Map.Entry<List<Stretch>, Double> entry : weights.entrySet()) {
+                    p += covers(entry.getKey(), middle) ? entry.getValue() / total : 0;
                 }
                 if (p > NEGLIGIBLE) {
                     append(believed, new Stretch(start, end, p));

@@ -1,0 +1,261 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.board.Effect;
+import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What every hypothesis shows in every test: read off its virtual unit, or told by the pack where no physics can say it. Of each
+ * run a record is kept; the run itself is not. Pairs and what no list names are run when first asked for. Safe for use by several
+ * threads.
+ */
+public final class Predictions {
+
+    private static final double RESEATED = 0.7;
+    private static final double ANYTHING = 0.5;
+    private static final int MOST_FREE = 200;
+
+    private final UnitModel model;
+    private final ErrorModel errors;
+    private final HypothesisSpace space;
+    private final TestCatalogue catalogue;
+    private final SequenceStory story;
+    private final SolvedStates solved;
+    private final VirtualUnit nominal;
+    private final Recorder recorder;
+    private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
+    private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
+    private final Map<String, Map<HypothesisId, Prediction.Number>> free = new LinkedHashMap<>(16, 0.75f, true);
+    private volatile @Nullable List<Hypothesis> unlisted;
+
+    Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story,
+            VirtualUnit nominal, SolvedStates solved) {
+        this.model = model;
+        this.errors = errors;
+        this.space = space;
+        this.catalogue = catalogue;
+        this.story = story;
+        this.nominal = nominal;
+        this.solved = solved;
+        this.recorder = new Recorder(model, errors, catalogue, nominal);
+        records.put(space.nothing(), recorder.nominal());
+    }
+
+    /** Runs every listed fault and takes down what it shows. */
+    void run(DoubleConsumer progress) {
+        List<Hypothesis> faults = space.faults();
+        for (int i = 0; i < faults.size(); i++) {
+            record(faults.get(i).id());
+            progress.accept((i + 1.0) / faults.size());
+        }
+        solved.letFactorsGo();
+    }
+
+    /** What the hypothesis shows in a test. */
+    public Prediction of(Test test, HypothesisId id) {
+        Hypothesis h = space.get(id);
+        if (test instanceof Test.Sequence) {
+            return new Prediction.Choice(story.told(record(h.run()), h.duty()));
+        }
+        return test instanceof Test.Reading reading ? number(h, reading) : new Prediction.Chance(yes(h, (Test.Check) test));
+    }
+
+    /** What the unit in good order shows. */
+    public Prediction nominal(Test test) {
+        return of(test, space.nothing());
+    }
+
+    /** What the unit in good order shows in a reading, in the unit of its mode; infinite for an open resistance. */
+    public double nominalValue(Test.Reading test) {
+        return number(space.nothing(), test).mean();
+    }
+
+    /** The distinct outcomes of a test and how likely each hypothesis makes them. */
+    public Outcomes outcomes(Test test) {
+        Outcomes known = outcomes.get(test.id());
+        if (known == null) {
+            known = Outcomes.of(space, id -> of(test, id), errors);
+            if (catalogue.place(test) >= 0) {
+                outcomes.put(test.id(), known);
+            }
+        }
+        return known;
+    }
+
+    /** The patterns that a board's lamp shows when it is found, with their shares of the time. */
+    public Map<LampPattern, Double> lampShares(HypothesisId id, String board) {
+        return mixed(space.get(id), record(space.get(id).run()).found().get(board), recorder.nominal().found().get(board));
+    }
+
+    /** The same where the power was cycled before anybody looked: the unit may be anywhere in its run. */
+    public Map<LampPattern, Double> lampSharesAfterReset(HypothesisId id, String board) {
+        return mixed(space.get(id), record(space.get(id).run()).afterReset().get(board),
+                recorder.nominal().afterReset().get(board));
+    }
+
+    /** True if a run with this hypothesis in the unit is not as it should be. */
+    public boolean fails(HypothesisId id) {
+        return record(space.get(id).run()).fails();
+    }
+
+    /** The most amperes that a load carries in the usual run. */
+    public double peakAmps(HypothesisId id, String load) {
+        return record(space.get(id).run()).peaks().getOrDefault(load, 0.0);
+    }
+
+    /** The failures that somebody would call about although no list names them: a run is not as it should be, and it settles. */
+    public List<Hypothesis> unlisted() {
+        List<Hypothesis> known = unlisted;
+        if (known == null) {
+            synchronized (this) {
+                known = unlisted == null ? found() : unlisted;
+                unlisted = known;
+            }
+        }
+        return known;
+    }
+
+    /** When a channel is on in the usual run of a unit with this hypothesis in it. */
+    ChannelRun channel(HypothesisId id, String channel) {
+        return record(space.get(id).run()).channels().get(channel);
+    }
+
+    /** A unit with the hypothesis in it, run anew. */
+    VirtualUnit unit(HypothesisId id) {
+        return id.equals(space.nothing()) ? nominal : VirtualUnit.of(model, space.get(id).in(model.machine()), solved);
+    }
+
+    /** How many runs are kept, and states of the circuit solved. */
+    int runs() {
+        return records.size();
+    }
+
+    private RunRecord record(HypothesisId run) {
+        RunRecord known = records.get(run);
+        if (known == null) {
+            RunRecord made = recorder.of(unit(run));
+            RunRecord first = records.putIfAbsent(run, made);
+            known = first == null ? made : first;
+        }
+        return known;
+    }
+
+    private List<Hypothesis> found() {
+        List<Fault> failures = new ArrayList<>();
+        List<RunRecord> kept = new ArrayList<>();
+        for (Fault failure : UnlistedFailures.of(model, nominal.usualRun())) {
+            VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
+            boolean settles = model.watchedScenarios().stream().map(s -> unit.run(s.id())).noneMatch(Timeline::chattering);
+            if (settles && Recorder.fails(model, unit, nominal)) {
+                failures.add(failure);
+                kept.add(recorder.of(unit));
+            }
+        }
+        List<Hypothesis> admitted = space.admit(failures);
+        for (int i = 0; i < kept.size(); i++) {
+            records.put(admitted.get(i).id(), kept.get(i));
+        }
+        solved.letFactorsGo();
+        return admitted;
+    }
+
+    private Prediction number(Hypothesis h, Test.Reading reading) {
+        Prediction.Number present = number(h.run(), reading);
+        boolean unknownSize = h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize);
+        if (!h.intermittent() && !unknownSize) {
+            return present;
+        }
+        Prediction.Number absent = number(space.nothing(), reading);
+        if (unknownSize) {
+            return ofUnknownSize(present, absent);
+        }
+        return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
+    }
+
+    private Prediction.Number number(HypothesisId run, Test.Reading reading) {
+        int place = catalogue.place(reading);
+        Prediction.Number foreseen = place < 0 ? null : record(run).numbers()[place];
+        if (foreseen != null) {
+            return foreseen;
+        }
+        synchronized (free) {
+            Map<HypothesisId, Prediction.Number> of = free.computeIfAbsent(reading.id(), id -> new ConcurrentHashMap<>());
+            if (free.size() > MOST_FREE) {
+                free.remove(free.keySet().iterator().next());
+            }
+            return of.computeIfAbsent(run, id -> errors.spread(reading,
+                    VirtualUnit.shown(record(id).standing().get(reading.moment()), reading)));
+        }
+    }
+
+    private double yes(Hypothesis h, Test.Check check) {
+        if (check.sense().watches()) {
+            return WatchTest.yes(check.sense(), record(h.run()).fails(), h.duty());
+        }
+        double told = -1;
+        for (Fault fault : h.faults()) {
+            told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
+        }
+        if (told >= 0) {
+            return told;
+        }
+        if (check.when() == null) {
+            return h.unlisted() ? untold(h.fault(), check) : check.otherwise();
+        }
+        double present = share(h.run(), check);
+        return h.intermittent() ? h.duty() * present + (1 - h.duty()) * share(space.nothing(), check) : present;
+    }
+
+    private double share(HypothesisId run, Test.Check check) {
+        return check.otherwise() + record(run).shares()[catalogue.place(check)] * (1 - 2 * check.otherwise());
+    }
+
+    private static boolean hasASize(Effect effect) {
+        return effect instanceof Effect.OnParameter || effect instanceof Effect.OnElement on
+                && (on.mode() == Effect.Mode.SCALED || on.mode() == Effect.Mode.SHORTED);
+    }
+
+    /** Nobody knows how far an unlisted failure has gone: half the way it takes the reading is its spread. */
+    private static Prediction.Number ofUnknownSize(Prediction.Number present, Prediction.Number nominal) {
+        boolean open = Double.isInfinite(present.mean()) || Double.isInfinite(nominal.mean());
+        return open ? present : new Prediction.Number(present.mean(),
+                Math.hypot(present.sigma(), (present.mean() - nominal.mean()) / 2));
+    }
+
+    /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */
+    private double untold(Fault failure, Test.Check check) {
+        return switch (check.sense()) {
+            case SWAP, SUBSTITUTE -> isOneOf(SwapTest.part(model, check).elements(), failure) ? SwapTest.TELLS : check.otherwise();
+            case RESEAT -> isOneOf(model.connector(check.connector()).conductors(), failure) ? RESEATED : check.otherwise();
+            default -> ANYTHING;
+        };
+    }
+
+    private static boolean isOneOf(List<String> elements, Fault failure) {
+        return failure.effects().stream().anyMatch(effect -> effect instanceof Effect.OnElement on
+                && elements.contains(on.element()));
+    }
+
+    private static Map<LampPattern, Double> mixed(Hypothesis h, Map<LampPattern, Double> present,
+            Map<LampPattern, Double> absent) {
+        if (!h.intermittent()) {
+            return present;
+        }
+        Map<LampPattern, Double> shares = new LinkedHashMap<>();
+        present.forEach((pattern, share) -> shares.merge(pattern, h.duty() * share, Double::sum));
+        absent.forEach((pattern, share) -> shares.merge(pattern, (1 - h.duty()) * share, Double::sum));
+        return shares;
+    }
+}

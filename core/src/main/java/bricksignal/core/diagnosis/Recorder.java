@@ -1,0 +1,107 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Takes down what of a run is worth keeping. */
+final class Recorder {
+
+    private static final double DIFFERS = 0.05;
+
+    private final UnitModel model;
+    private final ErrorModel errors;
+    private final TestCatalogue catalogue;
+    private final VirtualUnit nominal;
+    private final List<Test> tests;
+    private final List<String> loads;
+    private final RunRecord good;
+
+    Recorder(UnitModel model, ErrorModel errors, TestCatalogue catalogue, VirtualUnit nominal) {
+        this.model = model;
+        this.errors = errors;
+        this.catalogue = catalogue;
+        this.nominal = nominal;
+        this.tests = catalogue.tests();
+        this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
+                .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
+        this.good = taken(nominal, false, null);
+    }
+
+    /** The record of the unit in good order. */
+    RunRecord nominal() {
+        return good;
+    }
+
+    /** The record of another unit; what is as in the unit in good order is shared with its record. */
+    RunRecord of(VirtualUnit unit) {
+        return taken(unit, fails(model, unit, nominal), good);
+    }
+
+    /** True if in a run that is watched some channel is on for another share of the time than in the unit in good order. */
+    static boolean fails(UnitModel model, VirtualUnit unit, VirtualUnit nominal) {
+        return unit != nominal && model.watchedScenarios().stream().anyMatch(scenario ->
+                fails(model, unit.run(scenario.id()), nominal.run(scenario.id())));
+    }
+
+    private static boolean fails(UnitModel model, Timeline run, Timeline good) {
+        double to = Math.min(model.found().to(), run.scenario().seconds());
+        return model.channels().stream().anyMatch(channel ->
+                Math.abs(run.share(channel.when(), 0, to) - good.share(channel.when(), 0, to)) > DIFFERS);
+    }
+
+    private RunRecord taken(VirtualUnit unit, boolean fails, @org.jspecify.annotations.Nullable RunRecord like) {
+        double from = model.found().from();
+        double to = model.found().to();
+        Prediction.Number[] numbers = new Prediction.Number[tests.size()];
+        double[] shares = new double[tests.size()];
+        for (int i = 0; i < numbers.length; i++) {
+            shares[i] = Double.NaN;
+            if (tests.get(i) instanceof Test.Reading reading) {
+                Prediction.Number number = number(unit, reading);
+                numbers[i] = like != null && number.equals(like.numbers()[i]) ? like.numbers()[i] : number;
+            } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
+                Moment moment = model.moment(check.moment());
+                shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(moment.id()), moment.span());
+            }
+        }
+        Map<String, ChannelRun> channels = new LinkedHashMap<>();
+        model.channels().forEach(channel -> {
+            ChannelRun run = ChannelRun.of(unit.usualRun(), channel.when(), SequenceModel.callSeconds(model),
+                    to - SequenceModel.callSeconds(model));
+            channels.put(channel.id(), like != null && run.equals(like.channels().get(channel.id()))
+                    ? like.channels().get(channel.id()) : run);
+        });
+        Map<String, Solution> standing = new LinkedHashMap<>();
+        model.moments().forEach(moment -> standing.put(moment.id(), unit.run(moment.scenario())
+                .at(catalogue.seconds(moment.id())).unit().solution()));
+        return new RunRecord(lamps(unit, from, to), lamps(unit, 0, to), fails, channels, peaks(unit), standing, numbers, shares);
+    }
+
+    private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
+        Moment moment = model.moment(reading.moment());
+        return errors.spread(reading, unit.read(reading, moment.scenario(), catalogue.seconds(reading.moment())));
+    }
+
+    private Map<String, Map<LampPattern, Double>> lamps(VirtualUnit unit, double from, double to) {
+        Map<String, Map<LampPattern, Double>> byBoard = new LinkedHashMap<>();
+        model.charts().keySet().forEach(board -> byBoard.put(board, unit.usualRun().lampShares(board, from, to)));
+        return byBoard;
+    }
+
+    private Map<String, Double> peaks(VirtualUnit unit) {
+        Map<String, Double> peaks = new LinkedHashMap<>();
+        List<Solution> states = unit.usualRun().intervals().stream().map(i -> i.unit().solution()).distinct().toList();
+        loads.forEach(load -> peaks.put(load, states.stream().mapToDouble(s -> s.amps(load).magnitude()).max().orElse(0)));
+        return peaks;
+    }
+}

@@ -1,0 +1,22 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.lamp.LampPattern;
+import java.util.Map;
+
+/**
+ * What is kept of the run of a unit with something the matter: a hundredth of the run itself, and all that a diagnosis asks.
+ *
+ * @param found by board, the lamp's patterns with their shares of the time in which somebody arrives
+ * @param afterReset by board, the same over the whole run
+ * @param fails whether a run is not as it should be
+ * @param channels by channel, when it is on in the usual run
+ * @param peaks by load, the most amperes it carries in the usual run
+ * @param standing by moment, the solved circuit at that instant
+ * @param numbers by place of the test in the catalogue, what a reading shows; null elsewhere
+ * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
+ */
+record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, boolean fails,
+        Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, Solution> standing,
+        Prediction.@org.jspecify.annotations.Nullable Number[] numbers, double[] shares) {
+}

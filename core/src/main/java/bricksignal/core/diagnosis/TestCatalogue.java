@@ -1,0 +1,116 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Point;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Every test that a unit gives, in a fixed order: a voltage at each of its points, the readings and checks of its pack, and those
+ * that every unit has. And when its moments come.
+ */
+public final class TestCatalogue {
+
+    private final UnitModel model;
+    private final Map<String, Double> seconds;
+    private final Map<String, Test> tests = new LinkedHashMap<>();
+    private final Map<String, Integer> places = new LinkedHashMap<>();
+    private final List<Test> all;
+
+    /**
+     * The tests of a unit.
+     *
+     * @param seconds by moment, when it comes in its run
+     * @param further tests beyond those of the model, such as that of the watched sequence
+     */
+    TestCatalogue(UnitModel model, Map<String, Double> seconds, List<? extends Test> further) {
+        this.model = model;
+        this.seconds = new LinkedHashMap<>(seconds);
+        model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
+        model.readings().forEach(this::put);
+        model.checks().forEach(this::put);
+        WatchTest.of(model).forEach(this::put);
+        SwapTest.of(model).forEach(this::put);
+        SettingTest.of(model).forEach(this::put);
+        further.forEach(this::put);
+        this.all = List.copyOf(tests.values());
+    }
+
+    /** Every test, voltages at points first. */
+    public List<Test> tests() {
+        return all;
+    }
+
+    /**
+     * The test of that name.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public Test test(String id) {
+        Test test = tests.get(id);
+        if (test == null) {
+            throw new IllegalArgumentException("this unit has no test '" + id + "'");
+        }
+        return test;
+    }
+
+    /** The part that a test changes, for one whose sense says so. */
+    public Part changedBy(Test.Check test) {
+        return SwapTest.part(model, test);
+    }
+
+    /** When a moment comes in its run, seconds; found on the unit in good order. */
+    public double seconds(String moment) {
+        return seconds.get(model.moment(moment).id());
+    }
+
+    /**
+     * A reading between any two points; one that no test foresees, too.
+     *
+     * @throws IllegalArgumentException if the unit has no such point or moment, or the mode does not read between two points
+     */
+    public Test.Reading free(MeterMode mode, Place.Across across, String moment, Setup setup) {
+        Message black = Message.said(model.point(across.black()).label());
+        Message red = Message.said(model.point(across.red()).label());
+        model.moment(moment);
+        setup.unplugged().forEach(model::connector);
+        if (!mode.betweenPoints()) {
+            throw new IllegalArgumentException("a reading on " + mode.unit() + " is not taken between two points; choose it from "
+                    + "the list of tests");
+        }
+        for (Test test : all) {
+            if (test instanceof Test.Reading r && r.mode() == mode && r.place().equals(across) && r.moment().equals(moment)
+                    && r.setup().equals(setup)) {
+                return r;
+            }
+        }
+        return new Test.Reading("free." + mode + "." + across.black() + "." + across.red() + "." + moment
+                + (setup.powerOff() ? ".off" : "") + String.join(".", setup.unplugged()),
+                Message.of("test.across", black, red), mode, across, moment, setup, 0, 0);
+    }
+
+    /** Where a test stands in the order, from 0; -1 for one that nobody foresaw. */
+    int place(Test test) {
+        return places.getOrDefault(test.id(), -1);
+    }
+
+    private Test.Reading voltage(Point point, String moment) {
+        return new Test.Reading("v." + point.net() + "." + moment, Message.of("test.voltage", Message.said(point.label()),
+                Message.said(model.point(point.against()).label())), point.mode(),
+                new Place.Across(point.against(), point.net()), moment, Setup.AS_IT_IS, 0, 0);
+    }
+
+    private void put(Test test) {
+        if (tests.put(test.id(), test) != null) {
+            throw new IllegalArgumentException("test '" + test.id() + "' is declared twice; rename one of them");
+        }
+        places.put(test.id(), places.size());
+    }
+}
