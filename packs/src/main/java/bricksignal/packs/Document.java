@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -77,7 +78,7 @@ final class Document {
     }
 
     private List<PackProblem> misfits(Shape shape) {
-        return shape.schema.validate(root).stream().map(error -> {
+        return shape.misfits(root).stream().map(error -> {
             String path = error.getInstanceLocation().toString();
             return new PackProblem(line(path), path, error.getMessage(), "See docs/pack-format.md for what may stand here");
         }).toList();
@@ -102,17 +103,27 @@ final class Document {
     /** What a document must look like. */
     enum Shape {
         PACK("pack.schema.json"),
-        OVERLAY("overlay.schema.json");
+        OVERLAY("overlay.schema.json"),
+        /** Only YAML: a text of an earlier time. */
+        ANY(null);
 
-        private final com.networknt.schema.Schema schema;
+        private final com.networknt.schema.@Nullable Schema schema;
 
-        Shape(String file) {
+        Shape(@Nullable String file) {
+            if (file == null) {
+                this.schema = null;
+                return;
+            }
             try (InputStream in = Document.class.getResourceAsStream("/packs/" + file)) {
                 this.schema = com.networknt.schema.SchemaRegistry
                         .withDefaultDialect(com.networknt.schema.SpecificationVersion.DRAFT_2020_12).getSchema(in);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
+        }
+
+        List<com.networknt.schema.Error> misfits(JsonNode root) {
+            return schema == null ? List.of() : schema.validate(root);
         }
     }
 }

@@ -10,9 +10,10 @@ import java.util.List;
  * @param family the pack it lies over
  * @param title as people say it
  * @param model the family's model with the overlay's labels, colours, timings, charts, fuses, values and settings
+ * @param relabels whether it changes only what things are called and what the lamp's codes mean: nothing that happens in the unit
  * @param notes what was kept but is worth knowing, such as a pattern that stands twice on a chart
  */
-public record Overlay(String id, String family, String title, UnitModel model, List<PackProblem> notes) {
+public record Overlay(String id, String family, String title, UnitModel model, boolean relabels, List<PackProblem> notes) {
 
     public Overlay {
         notes = List.copyOf(notes);

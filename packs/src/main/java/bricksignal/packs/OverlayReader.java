@@ -10,6 +10,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -35,22 +36,33 @@ public final class OverlayReader {
     }
 
     /**
+     * The overlay of a text over its family as it ships.
+     *
+     * @throws PackException as {@link #read(String, String)}
+     */
+    public static Overlay read(String yaml) {
+        return read(yaml, null);
+    }
+
+    /**
      * The overlay of a text.
+     *
+     * @param familyText the text of its family as it was at some time; null for the family as it ships
      *
      * @throws PackException if the text is not YAML, does not fit the schema, names a family that is not there, or something
      *     that its family does not have
      */
-    public static Overlay read(String yaml) {
+    public static Overlay read(String yaml, @Nullable String familyText) {
         Document document = Document.read(yaml, Document.Shape.OVERLAY);
         List<PackProblem> problems = new ArrayList<>();
         Section root = new Section(document, document.root(), "", problems);
         String family = root.text("family");
-        if (!PackLibrary.ids().contains(family)) {
+        if (familyText == null && !PackLibrary.ids().contains(family)) {
             root.at("family").note("there is no family '" + family + "'", "Choose one of " + String.join(", ",
                     PackLibrary.ids()) + ModelChecks.maybe(family, PackLibrary.ids()));
             throw new PackException(problems);
         }
-        Document pack = Document.read(PackLibrary.text(family), Document.Shape.PACK);
+        Document pack = Document.read(familyText == null ? PackLibrary.text(family) : familyText, Document.Shape.PACK);
         return new OverlayReader(root, pack, problems).laid();
     }
 
@@ -69,7 +81,8 @@ public final class OverlayReader {
         Map<String, Chart> charts = new LinkedHashMap<>();
         model.charts().forEach((board, chart) -> charts.put(board, generations.containsKey(board)
                 ? new Chart(chart.codes(), generations.get(board)) : chart));
-        return new Overlay(overlay.text("overlay"), family.id(), overlay.text("title"), model.with(charts), notes);
+        return new Overlay(overlay.text("overlay"), family.id(), overlay.text("title"), model.with(charts),
+                List.of("timings", "fuses", "nominals", "settings").stream().noneMatch(overlay::has), notes);
     }
 
     /** The family with the overlay's values; what then does not make a unit is the overlay's problem. */

@@ -1,5 +1,10 @@
 package bricksignal.server;
 
+import bricksignal.casework.entry.EntryFormat;
+import bricksignal.core.lamp.Sighting;
+import bricksignal.core.lamp.Taps;
+import bricksignal.core.lamp.Trace;
+import bricksignal.core.words.Message;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -8,12 +13,19 @@ import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.info.License;
+import io.swagger.v3.oas.models.media.ArraySchema;
+import io.swagger.v3.oas.models.media.BooleanSchema;
+import io.swagger.v3.oas.models.media.NumberSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -25,6 +37,78 @@ class ApiDocument {
     OpenAPI openApi() {
         return new OpenAPI().info(new Info().title("Brick Signal").version("1").license(new License().name("Apache-2.0")))
                 .servers(List.of(new Server().url("/")));
+    }
+
+    /** A message is its words. */
+    @Bean
+    ModelConverter wordsForMessages() {
+        return new ModelConverter() {
+            @Override
+            public @Nullable Schema<?> resolve(AnnotatedType type, ModelConverterContext context,
+                    Iterator<ModelConverter> chain) {
+                JavaType java = Json.mapper().constructType(type.getType());
+                if (java != null && Message.class.isAssignableFrom(java.getRawClass())) {
+                    return new StringSchema();
+                }
+                return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+            }
+        };
+    }
+
+    /** An entry to send: one schema for each kind, told apart by its name, out of the types that it is read into. */
+    @Bean
+    OpenApiCustomizer entries() {
+        return document -> {
+            Schema<Object> any = new Schema<>();
+            EntryFormat.allKinds().forEach((kind, type) -> {
+                String name = "New" + type.getSimpleName();
+                document.getComponents().addSchemas(name, entry(kind, type));
+                any.addOneOfItem(new Schema<>().$ref("#/components/schemas/" + name));
+            });
+            Schema<?> trace = new Schema<>().type("object").addProperty("seconds", numbers()).addProperty("level", numbers())
+                    .addProperty("around", numbers()).addProperty("colours", new ArraySchema().items(numbers()))
+                    .addProperty("mark", new StringSchema()).required(List.of("seconds", "level"));
+            document.getComponents().addSchemas("NewTrace", trace);
+            document.getComponents().addSchemas("NewEntry", any);
+        };
+    }
+
+    private static Schema<?> entry(String kind, Class<?> type) {
+        Schema<?> entry = new Schema<>().type("object").addProperty("id", new StringSchema().format("uuid"))
+                .addProperty("madeAt", new NumberSchema().description("milliseconds since 1970"))
+                .addProperty("supersedes", new StringSchema().format("uuid"))
+                .addProperty("kind", new StringSchema()._enum(List.of(kind)));
+        List<String> required = new ArrayList<>(List.of("id", "madeAt", "kind"));
+        for (RecordComponent component : type.getRecordComponents()) {
+            if (component.getType() == Taps.class) {
+                entry.addProperty("taps", numbers()).addProperty("holds", numbers())
+                        .addProperty("marks", new ArraySchema().items(new StringSchema()));
+                required.add("taps");
+                continue;
+            }
+            entry.addProperty(component.getName(), field(component.getType()));
+            if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+                required.add(component.getName());
+            }
+        }
+        return entry.required(required);
+    }
+
+    private static Schema<?> field(Class<?> type) {
+        if (type == boolean.class) {
+            return new BooleanSchema();
+        } else if (type == double.class) {
+            return new NumberSchema();
+        } else if (type == Trace.class) {
+            return new Schema<>().$ref("#/components/schemas/NewTrace");
+        } else if (type.isEnum()) {
+            return new StringSchema()._enum(Arrays.stream(type.getEnumConstants()).map(String::valueOf).toList());
+        }
+        return type == Sighting.class ? new Schema<>().type("object") : new StringSchema();
+    }
+
+    private static Schema<?> numbers() {
+        return new ArraySchema().items(new NumberSchema());
     }
 
     @Bean

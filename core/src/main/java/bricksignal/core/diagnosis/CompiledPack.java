@@ -7,12 +7,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit made ready to reason with: everything that may be the matter, every test, and what each hypothesis shows in each test.
  * Safe for use by several threads.
  */
 public final class CompiledPack {
+
+    /** Share of the work that the listed faults take, for the progress; the rest is for what no list names. */
+    private static final double LISTED = 0.5;
+    private static final long BYTES_OF_A_MODEL = 500_000;
+    private static final long BYTES_OF_A_TEST = 600;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -22,9 +28,10 @@ public final class CompiledPack {
     private final TestCatalogue catalogue;
     private final Predictions predictions;
     private final Map<UnitModel.Stage, ChannelRun.Span> stages = new LinkedHashMap<>();
+    private final boolean shares;
 
     private CompiledPack(UnitModel model, ErrorModel errors, VirtualUnit nominal, SequenceStory story, HypothesisSpace space,
-            TestCatalogue catalogue, Predictions predictions) {
+            TestCatalogue catalogue, Predictions predictions, boolean shares) {
         this.model = model;
         this.errors = errors;
         this.nominal = nominal;
@@ -32,31 +39,36 @@ public final class CompiledPack {
         this.space = space;
         this.catalogue = catalogue;
         this.predictions = predictions;
+        this.shares = shares;
         model.stages().forEach(stage -> nominal.usualRun().firstStretch(stage.when())
                 .ifPresent(span -> stages.put(stage, new ChannelRun.Span(span[0], span[1]))));
     }
 
     /** Compiles a model. */
     public static CompiledPack of(UnitModel model, ErrorModel errors) {
-        return of(model, errors, new SolvedStates(), share -> { });
+        return of(model, errors, null, share -> { });
     }
 
     /**
      * Compiles a model.
      *
-     * @param solved solved states of the circuit, shared by boards of one family
+     * @param shared solved states of the circuit, shared with other boards of the family; null for its own
      * @param progress told now and then which share of the work is done, 0 to 1
      */
-    public static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, DoubleConsumer progress) {
+    public static CompiledPack of(UnitModel model, ErrorModel errors, @Nullable SolvedStates shared, DoubleConsumer progress) {
+        SolvedStates solved = shared == null ? new SolvedStates() : shared;
         VirtualUnit nominal = VirtualUnit.of(model, model.machine(), solved);
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
         SequenceStory story = new SequenceStory(model, nominal.usualRun());
         HypothesisSpace space = new HypothesisSpace(model);
         TestCatalogue catalogue = new TestCatalogue(model, seconds, story.test());
-        Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved);
-        predictions.run(progress);
-        return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions);
+        Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved,
+                shared == null);
+        predictions.run(share -> progress.accept(LISTED * share));
+        predictions.unlisted();
+        progress.accept(1);
+        return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions, false);
     }
 
     /**
@@ -67,7 +79,7 @@ public final class CompiledPack {
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), catalogue.seconds(moment.id())));
         return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, story.test()),
-                predictions);
+                predictions, true);
     }
 
     public UnitModel model() {
@@ -96,6 +108,20 @@ public final class CompiledPack {
     /** What each hypothesis shows in each test. */
     public Predictions predictions() {
         return predictions;
+    }
+
+    /**
+     * About how many bytes it takes that it shares with no other pack: by the number of its runs, tests and solved states, with
+     * factors that were measured (docs/benchmarks.md). For holding packs by weight.
+     */
+    public long bytes() {
+        long labels = BYTES_OF_A_MODEL + (long) catalogue.tests().size() * BYTES_OF_A_TEST;
+        return shares ? labels : labels + predictions.bytes();
+    }
+
+    /** Solved states of its circuit, to be shared by boards of the same wiring. */
+    public SolvedStates solvedStates() {
+        return predictions.solvedStates();
     }
 
     /** A unit with a hypothesis in it, run anew: for a bench, or to look closer than the records of its run. */

@@ -121,7 +121,7 @@ public final class HypothesisSpace {
     }
 
     /** Where a listed hypothesis stands among all that are listed, from 0; -1 for a pair and for what is not listed. */
-    int place(HypothesisId id) {
+    public int place(HypothesisId id) {
         return order.getOrDefault(id, -1);
     }
 

@@ -67,12 +67,25 @@ public final class Outcomes {
         return chances(id)[outcome];
     }
 
-    /** Probability of each outcome under a hypothesis; not to be changed. */
-    public double[] chances(HypothesisId id) {
-        int place = space.place(id);
-        if (place >= 0) {
-            return listed[place];
+    /**
+     * Probability of each outcome under some hypotheses; not to be changed.
+     *
+     * @param places of the same hypotheses, by {@link HypothesisSpace#place}
+     */
+    public double[][] chances(List<HypothesisId> ids, int[] places) {
+        double[][] chances = new double[places.length][];
+        for (int h = 0; h < places.length; h++) {
+            chances[h] = places[h] >= 0 ? listed[places[h]] : beyond(ids.get(h));
         }
+        return chances;
+    }
+
+    private double[] chances(HypothesisId id) {
+        int place = space.place(id);
+        return place >= 0 ? listed[place] : beyond(id);
+    }
+
+    private double[] beyond(HypothesisId id) {
         double[] known = further.get(id);
         if (known == null) {
             known = chances(predicted.apply(id));

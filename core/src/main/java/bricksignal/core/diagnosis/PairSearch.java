@@ -59,18 +59,16 @@ final class PairSearch {
 
     private static List<Candidate> candidates(HypothesisSpace space, List<double[]> columns, double least) {
         List<Hypothesis> faults = space.faults();
+        double[][] each = columns.toArray(new double[0][]);
         List<Candidate> candidates = new ArrayList<>();
         for (int a = 0; a < faults.size(); a++) {
             for (int b = a + 1; b < faults.size(); b++) {
-                if (!possible(faults.get(a), faults.get(b))) {
-                    continue;
-                }
                 double prior = HypothesisSpace.pairPrior(faults.get(a), faults.get(b));
                 double bound = Math.log(prior);
-                for (double[] logs : columns) {
+                for (double[] logs : each) {
                     bound += Math.max(logs[a], logs[b]);
                 }
-                if (bound > least) {
+                if (bound > least && possible(faults.get(a), faults.get(b))) {
                     candidates.add(new Candidate(new HypothesisId.Pair(faults.get(a).fault().id(), faults.get(b).fault().id()),
                             prior, bound));
                 }
@@ -81,6 +79,6 @@ final class PairSearch {
     }
 
     private static boolean possible(Hypothesis one, Hypothesis other) {
-        return !one.nothing() && !other.nothing() && !one.part().equals(other.part());
+        return !one.nothing() && !other.nothing() && !one.part().id().equals(other.part().id());
     }
 }

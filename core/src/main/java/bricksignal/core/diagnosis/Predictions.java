@@ -26,6 +26,9 @@ public final class Predictions {
     private static final double RESEATED = 0.7;
     private static final double ANYTHING = 0.5;
     private static final int MOST_FREE = 200;
+    private static final long BYTES_OF_A_RUN = 6_000;
+    private static final long BYTES_OF_A_PREDICTION = 40;
+    private static final long BYTES_OF_A_STATE = 5_000;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -33,6 +36,7 @@ public final class Predictions {
     private final TestCatalogue catalogue;
     private final SequenceStory story;
     private final SolvedStates solved;
+    private final boolean ownsSolved;
     private final VirtualUnit nominal;
     private final Recorder recorder;
     private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
@@ -41,7 +45,7 @@ public final class Predictions {
     private volatile @Nullable List<Hypothesis> unlisted;
 
     Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story,
-            VirtualUnit nominal, SolvedStates solved) {
+            VirtualUnit nominal, SolvedStates solved, boolean ownsSolved) {
         this.model = model;
         this.errors = errors;
         this.space = space;
@@ -49,6 +53,7 @@ public final class Predictions {
         this.story = story;
         this.nominal = nominal;
         this.solved = solved;
+        this.ownsSolved = ownsSolved;
         this.recorder = new Recorder(model, errors, catalogue, nominal);
         records.put(space.nothing(), recorder.nominal());
     }
@@ -137,9 +142,14 @@ public final class Predictions {
         return id.equals(space.nothing()) ? nominal : VirtualUnit.of(model, space.get(id).in(model.machine()), solved);
     }
 
-    /** How many runs are kept, and states of the circuit solved. */
-    int runs() {
-        return records.size();
+    SolvedStates solvedStates() {
+        return solved;
+    }
+
+    /** About how many bytes the records of the runs take, and the solved states that they keep. */
+    long bytes() {
+        long states = ownsSolved ? solved.size() : 0;
+        return records.size() * (BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * catalogue.tests().size()) + states * BYTES_OF_A_STATE;
     }
 
     private RunRecord record(HypothesisId run) {

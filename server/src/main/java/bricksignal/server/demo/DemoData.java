@@ -1,9 +1,11 @@
 package bricksignal.server.demo;
 
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
-import bricksignal.server.log.Entry;
-import bricksignal.server.log.Evidence;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.Compiling;
 import bricksignal.server.site.Site;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
@@ -11,6 +13,7 @@ import bricksignal.server.site.Sites;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.visit.Visits;
+import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -20,7 +23,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Skerrow Sound, an archipelago with a service co-operative: invented people, places and jobs, loaded once. */
 @Component
@@ -28,6 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class DemoData implements ApplicationRunner {
 
     private static final String PASSWORD = "skerrow";
+    /** Any number, the same for all instances. */
+    private static final int LOCK = 20_261_126;
+    private static final int TRIES = 40;
     private static final String FURNACE = "f1-furnace";
     private static final String VEHICLE = "f3-vehicle";
     private static final String AIR_HANDLER = "f9-airhandler";
@@ -40,27 +46,37 @@ public class DemoData implements ApplicationRunner {
     private final Visits visits;
     private final VisitService service;
     private final PasswordEncoder passwords;
+    private final Packs packs;
+    private final TransactionTemplate transaction;
+    private final EntityManager entities;
 
     DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, VisitService service,
-            PasswordEncoder passwords) {
+            PasswordEncoder passwords, Packs packs, TransactionTemplate transaction, EntityManager entities) {
         this.accounts = accounts;
         this.sites = sites;
         this.units = units;
         this.visits = visits;
         this.service = service;
         this.passwords = passwords;
+        this.packs = packs;
+        this.transaction = transaction;
+        this.entities = entities;
     }
 
-    /** All of it or nothing. */
+    /** People, units and jobs: all of them or none, and once, however many instances start at the same time. */
     @Override
-    @Transactional
     public void run(ApplicationArguments args) {
-        if (accounts.count() == 0) {
-            load();
+        packs.keepTexts();
+        UUID past = transaction.execute(status -> {
+            entities.createNativeQuery("select 1 from (select pg_advisory_xact_lock(" + LOCK + ")) held").getResultList();
+            return accounts.count() == 0 ? load() : null;
+        });
+        if (past != null) {
+            visited(past);
         }
     }
 
-    private void load() {
+    private UUID load() {
         Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
         Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
         person("odile", "Odile Fenn", Account.Role.LEAD);
@@ -89,7 +105,7 @@ public class DemoData implements ApplicationRunner {
         job(radio, ines, "Indoor unit blows warm, outdoor unit is dead.", today);
         job(rooftop, ines, "Rooftop 1 is dead, lamp on the board is dark.", today);
         job(dairy, tobin, "No air at all.", today);
-        visited(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)));
+        return job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id();
     }
 
     private Account person(String login, String name, Account.Role role) {
@@ -111,17 +127,29 @@ public class DemoData implements ApplicationRunner {
     }
 
     /** A visit of the past, with its log, that ended in an igniter. */
-    private void visited(Visit visit) {
-        entry(visit, Evidence.Kind.PATTERN, null, null, null, "7 flashes");
-        entry(visit, Evidence.Kind.ANSWER, "see-glow", null, false, null);
-        entry(visit, Evidence.Kind.READING, "v.hsi-plug.warm-up", "118.6", null, null);
-        entry(visit, Evidence.Kind.READING, "ohms-igniter", "OL", null, null);
-        service.close("ines", visit.id(), Visit.Outcome.FIXED, "Igniter replaced from the van; three cycles watched.");
+    private void visited(UUID visit) {
+        entry(visit, new Entry.Pattern(null, "7 flashes"));
+        entry(visit, new Entry.Answer("see-glow", false));
+        entry(visit, new Entry.TestReading("v.hsi-plug.warm-up", "118.6"));
+        entry(visit, new Entry.TestReading("ohms-igniter", "OL"));
+        patiently(() -> service.close("ines", visit, Visit.Outcome.FIXED, "Igniter replaced from the van; three cycles watched."));
     }
 
-    private void entry(Visit visit, Evidence.Kind kind, @org.jspecify.annotations.Nullable String test,
-            @org.jspecify.annotations.Nullable String reading, @org.jspecify.annotations.Nullable Boolean yes,
-            @org.jspecify.annotations.Nullable String pattern) {
-        service.add("ines", visit.id(), Entry.of(kind, test, reading, yes, pattern));
+    private void entry(UUID visit, Entry entry) {
+        Filed filed = new Filed(UUID.randomUUID().toString(), System.currentTimeMillis(), null, entry);
+        patiently(() -> service.add("ines", visit, filed));
+    }
+
+    /** The unit may still be on its way to be ready. */
+    private static void patiently(Runnable work) {
+        for (int i = 0; i < TRIES; i++) {
+            try {
+                work.run();
+                return;
+            } catch (Compiling later) {
+                // the wait is in asking
+            }
+        }
+        throw new IllegalStateException("the demo's unit is not ready in time");
     }
 }

@@ -2,26 +2,18 @@ package bricksignal.server.log;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
-import org.springframework.data.domain.Persistable;
 
 /** One entry of a visit's log. Never changed, never removed. */
 @Entity
 @Immutable
 @Table(name = "evidence")
-public class Evidence implements Persistable<UUID> {
-
-    /** What kind of entry. A temporary change is put in and later taken out; both stay in the log. */
-    public enum Kind {
-        TAPS, TRACE, PATTERN, RESET, READING, ANSWER, EVENT, NOT_SEEN, TWIN, REPAIRED, NOTE, CHANGE_IN, CHANGE_OUT, TAKE_BACK
-    }
+public class Evidence {
 
     @Id
     private UUID id;
@@ -31,8 +23,8 @@ public class Evidence implements Persistable<UUID> {
     private UUID visitId;
     @Column(name = "account_id")
     private UUID accountId;
-    @Enumerated(EnumType.STRING)
-    private Kind kind;
+    private String kind;
+    private int format;
     private String content;
     private @Nullable UUID supersedes;
     @Column(name = "made_at")
@@ -41,12 +33,13 @@ public class Evidence implements Persistable<UUID> {
     protected Evidence() {
     }
 
-    public Evidence(UUID id, UUID visitId, UUID accountId, Kind kind, String content, @Nullable UUID supersedes,
+    public Evidence(UUID id, UUID visitId, UUID accountId, String kind, int format, String content, @Nullable UUID supersedes,
             Instant madeAt) {
         this.id = id;
         this.visitId = visitId;
         this.accountId = accountId;
         this.kind = kind;
+        this.format = format;
         this.content = content;
         this.supersedes = supersedes;
         this.madeAt = madeAt;
@@ -56,36 +49,35 @@ public class Evidence implements Persistable<UUID> {
         return id;
     }
 
+    /** Where it stands among all entries, in the order received; 0 before it is stored. */
+    public long place() {
+        return place == null ? 0 : place;
+    }
+
     public UUID visitId() {
         return visitId;
     }
 
-    public Kind kind() {
+    public String kind() {
         return kind;
     }
 
-    /** The entry as it was sent, as JSON of {@link Entry}. */
+    /** The format of its content. */
+    public int format() {
+        return format;
+    }
+
+    /** What it says, as JSON. */
     public String content() {
         return content;
     }
 
-    /** The entry that this one takes back or replaces. */
+    /** The entry that this one takes back, corrects or replaces. */
     public @Nullable UUID supersedes() {
         return supersedes;
     }
 
     public Instant madeAt() {
         return madeAt;
-    }
-
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    /** Always new: entries are inserted, and an id that is there already is looked up before. */
-    @Override
-    public boolean isNew() {
-        return place == null;
     }
 }

@@ -1,13 +1,61 @@
 package bricksignal.server.log;
 
+import jakarta.persistence.EntityManager;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.data.jpa.repository.Query;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
 
 /** The append-only logs of all visits. */
-public interface EvidenceLog extends JpaRepository<Evidence, UUID> {
+@Repository
+public class EvidenceLog {
 
-    @Query("select e from Evidence e where e.visitId = :visit order by e.place")
-    List<Evidence> of(UUID visit);
+    private final EntityManager entities;
+
+    EvidenceLog(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    /** The entries of a visit that came after one, in the order received. */
+    public List<Evidence> of(UUID visit, long after) {
+        return entities.createQuery("select e from Evidence e where e.visitId = :visit and e.place > :after order by e.place",
+                Evidence.class).setParameter("visit", visit).setParameter("after", after).getResultList();
+    }
+
+    /** The place of the last entry of a visit; 0 where it has none. */
+    public long lastPlace(UUID visit) {
+        return entities.createQuery("select coalesce(max(e.place), 0) from Evidence e where e.visitId = :visit", Long.class)
+                .setParameter("visit", visit).getSingleResult();
+    }
+
+    /** The visit whose log has this entry. */
+    public Optional<UUID> visitOf(UUID entry) {
+        return entities.createQuery("select e.visitId from Evidence e where e.id = :id", UUID.class).setParameter("id", entry)
+                .getResultStream().findFirst();
+    }
+
+    /**
+     * Adds an entry, and beside it the recording it was made of.
+     *
+     * @return its place; empty where an entry of that id is there already, in whatever log
+     */
+    public OptionalLong add(Evidence e, UUID account, @Nullable String recording) {
+        List<?> places = entities.createNativeQuery("insert into evidence (id, visit_id, account_id, kind, format, content, "
+                + "supersedes, made_at) values (:id, :visit, :account, :kind, :format, :content, cast(:supersedes as uuid), :made) "
+                + "on conflict (id) do nothing returning place", Long.class).setParameter("id", e.id())
+                .setParameter("visit", e.visitId()).setParameter("account", account).setParameter("kind", e.kind())
+                .setParameter("format", e.format()).setParameter("content", e.content())
+                .setParameter("supersedes", e.supersedes() == null ? null : e.supersedes().toString())
+                .setParameter("made", e.madeAt()).getResultList();
+        if (places.isEmpty()) {
+            return OptionalLong.empty();
+        }
+        if (recording != null) {
+            entities.createNativeQuery("insert into recording (evidence_id, content) values (:id, :content)")
+                    .setParameter("id", e.id()).setParameter("content", recording).executeUpdate();
+        }
+        return OptionalLong.of((Long) places.get(0));
+    }
 }

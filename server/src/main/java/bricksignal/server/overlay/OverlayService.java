@@ -55,6 +55,7 @@ public class OverlayService {
     @Transactional
     public Kept save(String login, String text) {
         Overlay read = OverlayReader.read(text);
+        overlays.hold(read.id());
         BoardOverlay overlay = overlays.findByName(read.id())
                 .orElseGet(() -> overlays.save(new BoardOverlay(UUID.randomUUID(), read.id(), read.family())));
         if (!overlay.family().equals(read.family())) {

@@ -1,96 +1,199 @@
 package bricksignal.server.pack;
 
+import bricksignal.casework.CaseUnit;
+import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
-import bricksignal.core.diagnosis.chain.Chain;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
+import bricksignal.packs.PackException;
 import bricksignal.packs.PackLibrary;
-import java.util.Collections;
+import bricksignal.packs.PackReader;
+import bricksignal.server.problem.Compiling;
+import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.RemovalCause;
+import jakarta.annotation.PreDestroy;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.Executor;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.function.Supplier;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** The packs, and what lies over them, compiled when first needed. */
+/**
+ * Units made ready: the families that ship, their earlier texts that some visit still uses, and what lies over them. They are held
+ * by weight in a stated share of the heap; each is made once however many ask for it, outside any transaction, on one worker.
+ */
 @Service
 public class Packs {
 
-    private static final int MOST_KEPT = 40;
+    private static final long KILOBYTE = 1024;
+    private static final int WAIT_MS = 2500;
 
-    private final boolean warm;
-    /** One worker, so that what is found out before anybody asks never crowds out the requests. */
-    private final Executor beside = Executors.newSingleThreadExecutor(work -> {
+    private final PackTexts texts;
+    private final TransactionTemplate transaction;
+    private final PackLibrary library;
+    private final Map<String, String> current = new LinkedHashMap<>();
+    private final Map<String, Double> progress = new ConcurrentHashMap<>();
+    private final AsyncCache<String, CaseUnit> units;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "packs");
         thread.setDaemon(true);
         return thread;
     });
-    private final PackLibrary library = PackLibrary.load();
-    private final Map<String, Ready> ready = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+    private final List<Consumer<String>> dropped = new CopyOnWriteArrayList<>();
+    private volatile boolean ready;
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Ready> eldest) {
-            return size() > MOST_KEPT;
-        }
-    });
-
-    Packs(@Value("${brick.warm}") boolean warm) {
-        this.warm = warm;
-    }
-
-    /** A compiled pack with its chains. */
-    public record Ready(CompiledPack pack, List<Chain> chains) {
-
-        static Ready of(UnitModel model) {
-            CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
-            return new Ready(pack, Chain.of(pack));
-        }
-    }
-
-    /** The pack of that name, compiled. */
-    public Ready ready(String id) {
-        return kept(id, () -> Ready.of(library.model(id)));
-    }
-
-    /**
-     * A pack with an overlay over it, compiled.
-     *
-     * @param version what names the overlay and its version
-     * @param yaml its text
-     */
-    public Ready ready(String version, String yaml) {
-        return kept(version, () -> Ready.of(OverlayReader.read(yaml).model()));
-    }
-
-    /** Compiled without holding the others up; two who ask at once may both compile, and one of the two is kept. */
-    private Ready kept(String key, Supplier<Ready> compile) {
-        Ready known = ready.get(key);
-        if (known == null) {
-            known = compile.get();
-            ready.put(key, known);
-            if (warm) {
-                beside.execute(known.pack()::unlistedPlaces);
-            }
-        }
-        return known;
-    }
-
-    /** Compiles every shipped pack beside the first requests, so that nobody waits for it. */
-    @EventListener(ApplicationReadyEvent.class)
-    void warm() {
+    Packs(PackTexts texts, TransactionTemplate transaction, @Value("${brick.packs.heap-share}") double heapShare,
+            @Value("${brick.warm}") boolean warm) {
+        this.texts = texts;
+        this.transaction = transaction;
+        this.units = Caffeine.newBuilder().maximumWeight((long) (heapShare * Runtime.getRuntime().maxMemory() / KILOBYTE))
+                .weigher((String key, CaseUnit unit) -> (int) Math.max(1, unit.pack().bytes() / KILOBYTE))
+                .removalListener((String key, CaseUnit unit, RemovalCause cause) -> dropped.forEach(told -> told.accept(key)))
+                .executor(worker).buildAsync();
+        this.library = PackLibrary.load();
+        library.models().forEach(model -> current.put(model.id(), digest(PackLibrary.text(model.id()))));
         if (warm) {
-            beside.execute(() -> library.models().forEach(model -> ready(model.id())));
+            CompletableFuture.allOf(current.values().stream().map(digest -> made(new UnitRef(digest, null, null)))
+                    .toArray(CompletableFuture[]::new)).thenRun(() -> ready = true);
+        } else {
+            ready = true;
         }
+    }
+
+    /** True when the installed families are ready. */
+    boolean ready() {
+        return ready;
+    }
+
+    /** Keeps the texts of the installed families, so that what a visit was read with is there for ever. */
+    public void keepTexts() {
+        transaction.executeWithoutResult(status -> current.forEach((family, digest) -> texts.keep(digest, family,
+                PackLibrary.text(family))));
+    }
+
+    /** Tells when a unit is not held any more, by its key: whoever holds on to it should let it go. */
+    public void whenDropped(Consumer<String> told) {
+        dropped.add(told);
     }
 
     public List<UnitModel> models() {
         return library.models();
+    }
+
+    /**
+     * The digest of a family's text as it is installed.
+     *
+     * @throws IllegalArgumentException if no such family is installed
+     */
+    public String digestOf(String family) {
+        return Optional.ofNullable(current.get(family)).orElseThrow(() -> new IllegalArgumentException("there is no pack '"
+                + family + "'"));
+    }
+
+    /** A family's text by its digest: as installed, or as some visit used it. */
+    public Optional<String> text(String digest) {
+        for (Map.Entry<String, String> installed : current.entrySet()) {
+            if (installed.getValue().equals(digest)) {
+                return Optional.of(PackLibrary.text(installed.getKey()));
+            }
+        }
+        return texts.findById(digest).map(PackText::content);
+    }
+
+    /**
+     * A unit made ready.
+     *
+     * @throws Compiling if that takes longer than somebody should wait
+     * @throws PackException if its text cannot be read (any more)
+     */
+    public CaseUnit unit(UnitRef ref) {
+        try {
+            return made(ref).get(WAIT_MS, TimeUnit.MILLISECONDS);
+        } catch (TimeoutException later) {
+            throw new Compiling(progress.getOrDefault(ref.key(), 0.0));
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Compiling(0);
+        } catch (ExecutionException failed) {
+            if (failed.getCause() instanceof PackException refused) {
+                throw refused;
+            }
+            throw new IllegalStateException("unit " + ref.key() + " cannot be made ready", failed.getCause());
+        }
+    }
+
+    /** One work a key, however many ask. A family that others lie over is made first. */
+    private CompletableFuture<CaseUnit> made(UnitRef ref) {
+        CompletableFuture<CaseUnit> known = units.getIfPresent(ref.key());
+        if (known != null) {
+            return known;
+        }
+        String yaml = ref.yaml();
+        if (yaml == null) {
+            return units.get(ref.key(), (key, executor) -> CompletableFuture.supplyAsync(() -> family(ref), worker));
+        }
+        return units.get(ref.key(), (key, executor) -> made(new UnitRef(ref.digest(), null, null))
+                .thenApplyAsync(family -> overlaid(ref, yaml, family), worker));
+    }
+
+    private CaseUnit family(UnitRef ref) {
+        UnitModel model = current.entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest())).findFirst()
+                .map(entry -> library.model(entry.getKey())).orElseGet(() -> PackReader.read(textOf(ref)));
+        return compiled(ref, model, null);
+    }
+
+    private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {
+        Overlay overlay = OverlayReader.read(yaml, textOf(ref));
+        if (overlay.relabels()) {
+            return CaseUnit.of(ref.key(), family.pack().relabelled(overlay.model()));
+        }
+        boolean sameCircuit = overlay.model().machine().circuit().elements().equals(family.model().machine().circuit().elements());
+        return compiled(ref, overlay.model(), sameCircuit ? family.pack().solvedStates() : null);
+    }
+
+    private CaseUnit compiled(UnitRef ref, UnitModel model, @Nullable SolvedStates shared) {
+        try {
+            CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults(), shared, share -> progress.put(ref.key(), share));
+            return CaseUnit.of(ref.key(), pack);
+        } finally {
+            progress.remove(ref.key());
+        }
+    }
+
+    private String textOf(UnitRef ref) {
+        return text(ref.digest()).orElseThrow(() -> new IllegalStateException("the text " + ref.digest() + " is not kept"));
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
+    }
+
+    /** Names a text by what it says. */
+    static String digest(String text) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
     }
 }

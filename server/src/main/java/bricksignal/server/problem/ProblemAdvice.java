@@ -1,12 +1,15 @@
 package bricksignal.server.problem;
 
+import bricksignal.casework.entry.Refused;
+import bricksignal.server.words.Words;
+import java.util.Locale;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -16,9 +19,22 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 @RestControllerAdvice
 class ProblemAdvice {
 
+    private static final String LATER_SECONDS = "1";
+
+    private final Words words;
+
+    ProblemAdvice(Words words) {
+        this.words = words;
+    }
+
     @ExceptionHandler
     ProblemDetail badInput(BadInput bad) {
         return beside(bad.field(), String.valueOf(bad.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(Refused refused) {
+        return beside(refused.field(), words.sentence(refused.says()));
     }
 
     @ExceptionHandler
@@ -30,8 +46,21 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
+        for (Throwable at = unreadable; at != null; at = at.getCause()) {
+            if (at instanceof TooLarge) {
+                return tooLarge((TooLarge) at);
+            }
+            if (at instanceof BadInput bad) {
+                return badInput(bad);
+            }
+        }
         return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST,
                 "The request cannot be read: it is not the JSON this address expects.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail tooLarge(TooLarge large) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, String.valueOf(large.getMessage()));
     }
 
     @ExceptionHandler
@@ -44,9 +73,35 @@ class ProblemAdvice {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, String.valueOf(conflict.getMessage()));
     }
 
-    @ExceptionHandler({CannotCreateTransactionException.class, DataAccessResourceFailureException.class})
-    ProblemDetail databaseAway(Exception away) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAwayFilter.MESSAGE);
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> busy(Busy busy) {
+        return later(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The server is busy. Nothing is lost: it is "
+                + "sent again in a moment."));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> compiling(Compiling compiling) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, String.format(Locale.ROOT,
+                "This unit is being made ready, %.0f %%.", 100 * compiling.progress()));
+        detail.setProperty("progress", compiling.progress());
+        return later(detail);
+    }
+
+    /** What fails because the database is away goes through later; what does not fit what is stored already does not. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> failed(RuntimeException failure) {
+        if (DatabaseAway.is(failure)) {
+            return later(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.MESSAGE));
+        }
+        if (failure instanceof DataIntegrityViolationException) {
+            return ResponseEntity.status(HttpStatus.CONFLICT).body(ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT,
+                    "Somebody else saved the same thing at this moment. Look at it and save again."));
+        }
+        throw failure;
+    }
+
+    private static ResponseEntity<ProblemDetail> later(ProblemDetail detail) {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header("Retry-After", LATER_SECONDS).body(detail);
     }
 
     private static ProblemDetail beside(String field, String message) {

@@ -1,7 +1,6 @@
 package bricksignal.server.visit;
 
 import bricksignal.core.lamp.Trace;
-import bricksignal.server.log.Entry;
 import bricksignal.server.problem.BadInput;
 import java.io.IOException;
 import java.io.Reader;
@@ -11,15 +10,20 @@ import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A lamp's brightness as a CSV file: a column of seconds, a column of brightness, and perhaps one of the brightness beside the
  * lamp. More rows than can be read are left out, and that is said.
  *
- * @param trace what was read
+ * @param columns what was read
  * @param notes what was left out
  */
-record TraceCsv(Entry.TraceData trace, List<String> notes) {
+record TraceCsv(Columns columns, List<String> notes) {
+
+    /** Time and brightness of each sample; what is beside the lamp where the file has it. */
+    record Columns(List<Double> seconds, List<Double> level, @Nullable List<Double> around) {
+    }
 
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
             .setIgnoreEmptyLines(true).get();
@@ -66,7 +70,7 @@ record TraceCsv(Entry.TraceData trace, List<String> notes) {
     }
 
     private static TraceCsv of(List<Double> seconds, List<Double> levels, List<Double> around, List<String> notes) {
-        return new TraceCsv(new Entry.TraceData(seconds, levels, around.isEmpty() ? null : around, null, null), notes);
+        return new TraceCsv(new Columns(seconds, levels, around.isEmpty() ? null : around), notes);
     }
 
     private static String column(CSVParser rows, List<String> names, String wanted) {

@@ -51,6 +51,8 @@ public class Visit {
     @ManyToOne(fetch = FetchType.LAZY)
     @JoinColumn(name = "overlay_version_id")
     private @Nullable OverlayVersion overlayVersion;
+    @Column(name = "pack_digest")
+    private @Nullable String packDigest;
 
     protected Visit() {
     }
@@ -63,22 +65,37 @@ public class Visit {
         this.scheduledOn = scheduledOn;
     }
 
-    /** The first entry opens a visit. */
-    public void open(Instant when) {
+    /** The first entry opens a visit; from then on it is read with the pack it was opened with. */
+    public void open(Instant when, String digest) {
         if (openedAt == null) {
             openedAt = when;
         }
+        if (packDigest == null) {
+            packDigest = digest;
+        }
     }
 
-    /** Closes the visit for good, with the board as it was known then. */
-    public void close(Instant when, Outcome how, String whatWasDecided, String lastVerdict,
+    /** Goes over to another text of the pack. */
+    public void goOver(String digest) {
+        packDigest = digest;
+    }
+
+    /** Closes the visit, with the pack and the board as they were known then. */
+    public void close(Instant when, Outcome how, String whatWasDecided, String lastVerdict, String digest,
             @Nullable OverlayVersion lastBoard) {
         overlayVersion = lastBoard;
-        open(when);
+        open(when, digest);
         closedAt = when;
         outcome = how;
         decided = whatWasDecided;
         verdict = lastVerdict;
+    }
+
+    /** Opens a closed visit again. */
+    public void reopen() {
+        closedAt = null;
+        outcome = null;
+        overlayVersion = null;
     }
 
     public UUID id() {
@@ -128,6 +145,11 @@ public class Visit {
     /** The board's overlay as it stood when the visit was closed. */
     public @Nullable OverlayVersion overlayVersion() {
         return overlayVersion;
+    }
+
+    /** The text of the pack that it is read with, by digest; null before it is opened. */
+    public @Nullable String packDigest() {
+        return packDigest;
     }
 
     /** The verdict as it stood when the visit was closed. */

@@ -1,13 +1,22 @@
 package bricksignal.server.visit;
 
-import bricksignal.server.diagnosis.DiagnosisView;
-import bricksignal.server.diagnosis.Findings;
-import bricksignal.server.diagnosis.LampView;
-import bricksignal.server.log.Entry;
-import bricksignal.server.log.Evidence;
-import bricksignal.server.overlay.BoardOverlay;
+import bricksignal.casework.Case;
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.page.CasePage;
+import bricksignal.casework.page.CasePages;
+import bricksignal.casework.page.ChainPage;
+import bricksignal.casework.page.Details;
+import bricksignal.casework.page.LampPage;
+import bricksignal.casework.page.TestLine;
+import bricksignal.casework.page.TestPage;
+import bricksignal.casework.page.UnitPage;
+import bricksignal.packs.PackDifferences;
+import bricksignal.server.problem.BadInput;
 import bricksignal.server.site.SiteUnit;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -16,7 +25,9 @@ import java.io.Reader;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -32,10 +43,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class VisitController {
 
-    private final VisitService service;
+    private static final LocalDate FIRST_DAY = LocalDate.of(2000, 1, 1);
+    private static final LocalDate LAST_DAY = LocalDate.of(2200, 1, 1);
 
-    VisitController(VisitService service) {
+    private final VisitService service;
+    private final VisitPages pages;
+
+    VisitController(VisitService service, VisitPages pages) {
         this.service = service;
+        this.pages = pages;
     }
 
     /** A job in the list of a day. */
@@ -57,18 +73,49 @@ class VisitController {
         }
     }
 
-    /** A visit with all that its page shows. */
+    /**
+     * A visit with all that its page needs.
+     *
+     * @param mayReopen whether whoever asks may open it again
+     * @param events when it was closed and opened again, and what it went over to
+     * @param twinsSaid by unit, whether it was said to fail alike or to run well
+     * @param newerPack in what the installed pack differs from the one this visit is read with; null where it is the same
+     * @param unit the unit; null where the text of its pack cannot be read any more
+     * @param page the case; null like the unit
+     * @param raw where the pack cannot be read: the entries as they were written
+     */
     record VisitView(JobView job, @Nullable Instant openedAt, @Nullable Instant closedAt, Visit.@Nullable Outcome outcome,
-            @Nullable String decided, List<JobView> earlier, UUID unitId, String family, @Nullable String board, List<TwinView> twins,
-            DiagnosisView diagnosis) {
+            @Nullable String decided, boolean mayReopen, List<EventView> events, List<JobView> earlier, UUID unitId, String family,
+            @Nullable String board, List<TwinView> twins, Map<String, Boolean> twinsSaid, @Nullable List<PackDifferences.Difference> newerPack,
+            @Nullable UnitPage unit, @Nullable CasePage page, List<RawEntry> raw) {
     }
 
-    /** Another unit of the site; same is whether it fails alike, absent where nobody looked. */
-    record TwinView(UUID id, String label, String location, @Nullable Boolean same) {
+    /** That a visit was closed or opened again. */
+    record EventView(VisitEvent.Kind kind, Instant at, String note) {
+    }
+
+    /** Another unit of the site. */
+    record TwinView(UUID id, String label, String location) {
+
+        static TwinView of(SiteUnit unit) {
+            return new TwinView(unit.id(), unit.label(), unit.location());
+        }
+    }
+
+    /** An entry as it was written. */
+    record RawEntry(UUID id, String kind, long madeAt, String text) {
+    }
+
+    /** The state of a case after an entry: what the screen shows first, and what was said of twins. */
+    record LogAnswer(CasePage page, Map<String, Boolean> twins) {
+
+        static LogAnswer of(Case now) {
+            return new LogAnswer(CasePages.of(now), twinsOf(now));
+        }
     }
 
     /** A CSV file as it was read. */
-    record CsvView(Entry.TraceData trace, List<String> notes) {
+    record CsvView(TraceCsv.Columns trace, List<String> notes) {
     }
 
     /** A new job. */
@@ -76,62 +123,125 @@ class VisitController {
     }
 
     /** The end of a visit. */
-    record Close(Visit.@NotNull Outcome outcome, @NotBlank @Size(max = 4000) String decided) {
+    record Close(@NotNull Visit.Outcome outcome, @NotBlank @Size(max = 4000) String decided) {
+    }
+
+    /** Why a visit is opened again. */
+    record Reopen(@NotBlank @Size(max = 500) String reason) {
     }
 
     @GetMapping("/api/jobs")
     List<JobView> jobs(Principal principal, @RequestParam LocalDate day) {
+        if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
+            throw new BadInput("day", "'" + day + "' is not a day that jobs are planned on; choose one between " + FIRST_DAY + " and "
+                    + LAST_DAY + ".");
+        }
         return service.jobs(principal.getName(), day).stream().map(JobView::of).toList();
     }
 
     @PostMapping("/api/jobs")
     @ResponseStatus(HttpStatus.CREATED)
     VisitView make(Principal principal, @Valid @RequestBody NewJob job) {
-        UUID id = service.make(principal.getName(), job.unitId(), job.complaint(), LocalDate.now()).id();
-        return view(service.read(principal.getName(), id));
+        return pages.of(principal.getName(), service.make(principal.getName(), job.unitId(), job.complaint(),
+                LocalDate.now()).id());
     }
 
     @GetMapping("/api/visits/{id}")
     VisitView read(Principal principal, @PathVariable UUID id) {
-        return view(service.read(principal.getName(), id));
+        return pages.of(principal.getName(), id);
+    }
+
+    /** What the screen shows first of a case. */
+    @GetMapping("/api/visits/{id}/page")
+    LogAnswer page(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> LogAnswer.of(open.now()));
     }
 
     @PostMapping("/api/visits/{id}/log")
-    VisitView add(Principal principal, @PathVariable UUID id, @Valid @RequestBody Entry entry) {
-        service.add(principal.getName(), id, entry);
-        return view(service.read(principal.getName(), id));
+    LogAnswer add(Principal principal, @PathVariable UUID id, @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(ref = "#/components/schemas/NewEntry"))) @RequestBody Map<String, Object> entry) {
+        return LogAnswer.of(service.add(principal.getName(), id, EntryRequest.read(entry)));
+    }
+
+    /** A test that somebody chose. */
+    @GetMapping("/api/visits/{id}/tests/{test}")
+    TestPage test(Principal principal, @PathVariable UUID id, @PathVariable String test) {
+        return service.look(principal.getName(), id, open -> {
+            if (open.now().unit().pack().catalogue().tests().stream().noneMatch(t -> t.id().equals(test))) {
+                throw new BadInput("test", "This unit has no test '" + test + "'.");
+            }
+            return Details.test(open.now(), test);
+        });
+    }
+
+    /** The plan two levels deep. */
+    @GetMapping("/api/visits/{id}/plan")
+    List<Details.Way> plan(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.plan(open.now()));
+    }
+
+    /** The walks along supply and permission. */
+    @GetMapping("/api/visits/{id}/chains")
+    List<ChainPage> chains(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> ChainPage.of(open.now()));
+    }
+
+    /** What is looked at before the power is touched, most telling first. */
+    @GetMapping("/api/visits/{id}/before")
+    List<TestLine> before(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.before(open.now()));
+    }
+
+    /** Parts in the order of the cheapest repair. */
+    @GetMapping("/api/visits/{id}/repairs")
+    List<Details.Repair> repairs(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.repairs(open.now()));
     }
 
     /** A lamp as recorded, read; nothing is kept. */
     @PostMapping("/api/visits/{id}/lamp")
-    LampView previewLamp(Principal principal, @PathVariable UUID id, @Valid @RequestBody Entry entry) {
-        return service.previewLamp(principal.getName(), id, entry);
+    LampPage previewLamp(Principal principal, @PathVariable UUID id, @io.swagger.v3.oas.annotations.parameters.RequestBody(
+            content = @Content(schema = @Schema(ref = "#/components/schemas/NewEntry"))) @RequestBody Map<String, Object> entry) {
+        Filed sent = EntryRequest.read(entry);
+        if (!(sent.entry() instanceof Entry.Film film)) {
+            throw new BadInput("kind", "Only a recording (FILM) is looked at before it is kept.");
+        }
+        return service.look(principal.getName(), id, open -> LampPage.of(open.now(), film));
     }
 
     /** A CSV file of a lamp's brightness, read row by row as far as it can be used; nothing is kept. */
     @PostMapping(value = "/api/lamp/csv", consumes = "text/csv")
     CsvView csv(@Parameter(hidden = true) Reader file) {
         TraceCsv read = TraceCsv.read(file);
-        return new CsvView(read.trace(), read.notes());
+        return new CsvView(read.columns(), read.notes());
     }
 
     @PostMapping("/api/visits/{id}/close")
     VisitView close(Principal principal, @PathVariable UUID id, @Valid @RequestBody Close close) {
         service.close(principal.getName(), id, close.outcome(), close.decided());
-        return view(service.read(principal.getName(), id));
+        return pages.of(principal.getName(), id);
     }
 
-    private static VisitView view(VisitService.Opened opened) {
-        Visit v = opened.visit();
-        BoardOverlay overlay = v.unit().overlay();
-        return new VisitView(JobView.of(v), v.openedAt(), v.closedAt(), v.outcome(), v.decided(),
-                opened.earlier().stream().map(JobView::of).toList(), v.unit().id(), v.unit().pack(), overlay == null ? null : overlay.name(),
-                opened.twins().stream().map(t -> twin(t, opened.findings())).toList(), DiagnosisView.of(opened.findings()));
+    @PostMapping("/api/visits/{id}/reopen")
+    VisitView reopen(Principal principal, @PathVariable UUID id, @Valid @RequestBody Reopen reopen) {
+        service.reopen(principal.getName(), id, reopen.reason().trim());
+        return pages.of(principal.getName(), id);
     }
 
-    private static TwinView twin(SiteUnit unit, Findings findings) {
-        Boolean same = findings.entries().stream().filter(e -> e.counts() && e.entry().kind() == Evidence.Kind.TWIN
-                && unit.id().equals(e.entry().unit())).reduce((a, b) -> b).map(e -> e.entry().yes()).orElse(null);
-        return new TwinView(unit.id(), unit.label(), unit.location(), same);
+    /** Goes over to the pack as it is installed. */
+    @PostMapping("/api/visits/{id}/pack")
+    VisitView goOver(Principal principal, @PathVariable UUID id) {
+        service.goOver(principal.getName(), id);
+        return pages.of(principal.getName(), id);
+    }
+
+    static Map<String, Boolean> twinsOf(Case now) {
+        Map<String, Boolean> twins = new LinkedHashMap<>();
+        now.lines().forEach(line -> {
+            if (line.counts() && line.filed().entry() instanceof Entry.Twin twin) {
+                twins.put(twin.unit(), twin.alike());
+            }
+        });
+        return twins;
     }
 }

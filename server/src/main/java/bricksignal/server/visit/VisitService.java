@@ -1,73 +1,60 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.Admission;
+import bricksignal.casework.Case;
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.page.Details;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
-import bricksignal.server.diagnosis.Findings;
-import bricksignal.server.diagnosis.LampView;
-import bricksignal.server.diagnosis.LogReader;
-import bricksignal.server.log.Entry;
-import bricksignal.server.log.Evidence;
-import bricksignal.server.log.EvidenceLog;
-import bricksignal.server.overlay.BoardOverlay;
-import bricksignal.server.overlay.OverlayVersion;
-import bricksignal.server.overlay.OverlayVersions;
-import bricksignal.server.pack.Packs;
-import bricksignal.server.policy.PolicyService;
+import bricksignal.server.log.EntryJson;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
-import bricksignal.server.problem.NotHere;
-import bricksignal.server.site.SiteService;
+import bricksignal.server.problem.Workbench;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
-import java.time.Clock;
+import bricksignal.server.words.Words;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
-/** Writes to visits and reads them; knows who may. */
+/** Visits: who may, what is let in, what is kept. */
 @Service
 public class VisitService {
 
+    private static final int TRIES = 8;
+
     private final Visits visits;
-    private final EvidenceLog log;
+    private final VisitStore store;
+    private final Cases cases;
     private final Accounts accounts;
     private final SiteUnits units;
-    private final LogReader reader;
-    private final Packs packs;
-    private final SiteService sites;
-    private final OverlayVersions overlays;
-    private final PolicyService policy;
-    private final JsonMapper json;
-    private final Clock clock = Clock.systemUTC();
+    private final EntryJson json;
+    private final Words words;
+    private final Workbench workbench;
 
-    VisitService(Visits visits, EvidenceLog log, Accounts accounts, SiteUnits units, LogReader reader, Packs packs,
-            SiteService sites, OverlayVersions overlays, PolicyService policy, JsonMapper json) {
+    VisitService(Visits visits, VisitStore store, Cases cases, Accounts accounts, SiteUnits units, EntryJson json, Words words,
+            Workbench workbench) {
         this.visits = visits;
-        this.log = log;
+        this.store = store;
+        this.cases = cases;
         this.accounts = accounts;
         this.units = units;
-        this.reader = reader;
-        this.packs = packs;
-        this.sites = sites;
-        this.overlays = overlays;
-        this.policy = policy;
         this.json = json;
-    }
-
-    /** A visit with what its log says. */
-    public record Opened(Visit visit, Findings findings, List<Visit> earlier, List<SiteUnit> twins) {
+        this.words = words;
+        this.workbench = workbench;
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
     @Transactional(readOnly = true)
     public List<Visit> jobs(String login, LocalDate day) {
         Account account = accounts.ofSession(login);
-        return visits.dueOn(day).stream().filter(visit -> maySee(account, visit)).toList();
+        return visits.dueOn(day).stream().filter(visit -> VisitStore.maySee(account, visit)).toList();
     }
 
     /** Makes a job for whoever asks. */
@@ -78,103 +65,68 @@ public class VisitService {
         return visits.save(new Visit(UUID.randomUUID(), unit, accounts.ofSession(login), complaint.trim(), day));
     }
 
-    /** A visit as it stands. */
-    @Transactional(readOnly = true)
-    public Opened read(String login, UUID id) {
-        Visit visit = own(accounts.ofSession(login), visits.whole(id).orElse(null));
-        List<Visit> earlier = visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(id)).toList();
-        return new Opened(visit, findings(visit), earlier, sites.twinsOf(visit.unit()));
+    /** Something made of a visit as it stands. */
+    <T> T look(String login, UUID id, Function<Cases.Open, T> made) {
+        Cases.Open open = cases.open(login, id);
+        return workbench.at(() -> made.apply(open));
     }
 
-    /** Adds an entry. An entry that is there already is left as it is. */
-    @Transactional
-    public void add(String login, UUID visitId, Entry entry) {
-        Account account = accounts.ofSession(login);
-        Visit visit = own(account, visits.locked(visitId).orElse(null));
-        Evidence known = log.findById(entry.id()).orElse(null);
-        if (known != null) {
-            if (!known.visitId().equals(visitId)) {
-                throw new Conflict("Entry " + entry.id() + " belongs to another visit. Send it with a new id.");
+    /**
+     * Adds an entry; one that is there already is left as it is.
+     *
+     * @return the case as it then stands
+     */
+    public Case add(String login, UUID visitId, Filed sent) {
+        for (int i = 0; i < TRIES; i++) {
+            Cases.Open open = cases.open(login, visitId);
+            if (open.now().line(sent.id()) != null) {
+                return open.now();
             }
-            return;
+            Set<String> twins = twins(open, sent);
+            Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins));
+            VisitStore.Appended appended = store.append(open.visit(), open.place(), kept, json.recording(sent.entry()));
+            if (appended.added() == VisitStore.Added.NOW) {
+                return cases.added(open, kept, appended.place());
+            }
         }
-        mustBeOpen(visit);
-        Entry whole = superseded(visitId, entry).map(entry::where).orElse(entry);
-        reader.observation(ready(visit).pack(), whole);
-        log.save(new Evidence(entry.id(), visitId, account.id(), entry.kind(), json.writeValueAsString(whole),
-                entry.supersedes(), entry.madeAt()));
-        visit.open(entry.madeAt());
+        throw new Conflict("Many entries come to this visit at once. Send it again.");
     }
 
     /** Closes a visit; closing it again in the same way changes nothing. */
-    @Transactional
     public void close(String login, UUID visitId, Visit.Outcome outcome, String decided) {
-        Visit visit = own(accounts.ofSession(login), visits.locked(visitId).orElse(null));
-        if (visit.closed() && visit.outcome() == outcome) {
-            return;
-        }
-        mustBeOpen(visit);
-        Findings findings = findings(visit);
-        if (outcome == Visit.Outcome.FIXED && !findings.changesLeftIn().isEmpty()) {
-            throw new Conflict("Still in the unit: " + String.join(", ", findings.changesLeftIn().stream()
-                    .map(Entry::text).toList()) + ". Take it out and say so; then the visit can be closed as fixed.");
-        }
-        visit.close(clock.instant(), outcome, decided.trim(), findings.verdictInWords(), board(visit));
-    }
-
-    private Findings findings(Visit visit) {
-        return reader.findings(ready(visit), policy.current(), log.of(visit.id()));
-    }
-
-    /** A lamp as recorded, read against the board's chart; nothing is kept. */
-    @Transactional(readOnly = true)
-    public LampView previewLamp(String login, UUID visitId, Entry entry) {
-        return LampView.of(ready(own(accounts.ofSession(login), visits.whole(visitId).orElse(null))), entry);
-    }
-
-    /** The model of a visit's unit: a closed visit keeps the version of its board that it was closed with. */
-    private Packs.Ready ready(Visit visit) {
-        OverlayVersion board = board(visit);
-        return board == null ? packs.ready(visit.unit().pack()) : packs.ready(board.id().toString(), board.content());
-    }
-
-    private @Nullable OverlayVersion board(Visit visit) {
-        BoardOverlay overlay = visit.unit().overlay();
-        return visit.closed() ? visit.overlayVersion() : overlay == null ? null : overlays.newestOf(overlay.id()).orElse(null);
-    }
-
-    /** The entry that this one takes back or corrects; it must be in the same log. */
-    private Optional<Entry> superseded(UUID visitId, Entry entry) {
-        UUID superseded = entry.supersedes();
-        if (superseded == null) {
-            if (entry.kind() == Evidence.Kind.TAKE_BACK || entry.kind() == Evidence.Kind.CHANGE_OUT) {
-                throw new BadInput("supersedes", "Say which entry is taken back or which change is out.");
+        for (int i = 0; i < TRIES; i++) {
+            Cases.Open open = cases.open(login, visitId);
+            mayClose(open, outcome);
+            String verdict = workbench.at(() -> words.of(Details.verdict(open.now())));
+            if (store.close(open.visit(), open.place(), outcome, decided.trim(), verdict)) {
+                return;
             }
-            return Optional.empty();
         }
-        Evidence evidence = log.findById(superseded).filter(e -> e.visitId().equals(visitId)).orElseThrow(
-                () -> new BadInput("supersedes", "The entry to take back is not in this visit's log."));
-        boolean change = evidence.kind() == Evidence.Kind.CHANGE_IN;
-        if (entry.kind() == Evidence.Kind.CHANGE_OUT && !change) {
-            throw new BadInput("supersedes", "That entry is not a temporary change.");
-        }
-        return Optional.of(json.readValue(evidence.content(), Entry.class));
+        throw new Conflict("Something came to this visit just now. Look at it and close it again.");
     }
 
-    private static void mustBeOpen(Visit visit) {
-        if (visit.closed()) {
-            throw new Conflict("This visit was closed and is kept as it is. Make a new job for this unit to go on.");
+    /** Opens a closed visit again, on the record. */
+    public void reopen(String login, UUID visitId, String reason) {
+        store.reopen(login, visitId, reason);
+    }
+
+    /** Goes over to the pack as it is installed. */
+    public void goOver(String login, UUID visitId) {
+        store.goOver(login, visitId);
+    }
+
+    private static void mayClose(Cases.Open open, Visit.Outcome outcome) {
+        Case now = open.now();
+        boolean same = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
+        if (outcome == Visit.Outcome.FIXED && !same && !now.changesIn().isEmpty()) {
+            throw new Conflict("Still in the unit: " + now.changesIn().stream().map(filed -> now.change(
+                    (Entry.ChangeIn) filed.entry())).collect(Collectors.joining(", "))
+                    + ". Take it out and say so; then the visit can be closed as fixed.");
         }
     }
 
-    private static boolean maySee(Account account, Visit visit) {
-        return account.role() == Account.Role.LEAD || visit.technician().id().equals(account.id());
-    }
-
-    private static Visit own(Account account, @org.jspecify.annotations.Nullable Visit visit) {
-        if (visit == null || !maySee(account, visit)) {
-            throw new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
-        }
-        return visit;
+    private Set<String> twins(Cases.Open open, Filed sent) {
+        return sent.entry() instanceof Entry.Twin ? store.twins(open.visit().visit()).stream().map(unit -> unit.id().toString())
+                .collect(Collectors.toSet()) : Set.of();
     }
 }

@@ -102,7 +102,7 @@ public final class Planner {
     public Decision decision(Diagnosis diagnosis, List<HypothesisId> ids, int mostTests, long mostStates) {
         double sum = ids.stream().mapToDouble(diagnosis::belief).sum();
         double[] prior = ids.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
-        State state = new State(List.copyOf(ids), prior, Repairs.of(pack, ids, policy));
+        State state = State.of(pack, List.copyOf(ids), prior, policy);
         List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS));
         List<double[][]> chances = new ArrayList<>();
         List<Double> costs = new ArrayList<>();
@@ -159,11 +159,8 @@ public final class Planner {
 
     private Proposal weigh(Test test, State state, double now, Setup standing) {
         Outcomes outcomes = pack.predictions().outcomes(test);
-        double[][] chances = new double[state.weights.length][];
-        for (int h = 0; h < chances.length; h++) {
-            chances[h] = outcomes.chances(state.ids.get(h));
-        }
-        List<Proposal.Branch> branches = new ArrayList<>();
+        double[][] chances = outcomes.chances(state.ids, state.places);
+        double[] totals = new double[outcomes.count()];
         double[] weights = new double[chances.length];
         double after = 0;
         double bits = 0;
@@ -176,13 +173,24 @@ public final class Planner {
             if (total > NEGLIGIBLE) {
                 after += state.repairs.expectedCost(weights, total);
                 bits += gain(weights, total, state.weights);
-                branches.add(new Proposal.Branch(k, outcomes.representative(k), total, members(chances, k, state)));
+                totals[k] = total;
+            }
+        }
+        double minutes = TestCost.minutes(pack, test, standing);
+        double cost = minutes * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
+        return new Proposal(test, minutes, cost, now - after - cost, Math.max(0, bits),
+                () -> branches(outcomes, chances, totals, state));
+    }
+
+    private static List<Proposal.Branch> branches(Outcomes outcomes, double[][] chances, double[] totals, State state) {
+        List<Proposal.Branch> branches = new ArrayList<>();
+        for (int k = 0; k < totals.length; k++) {
+            if (totals[k] > 0) {
+                branches.add(new Proposal.Branch(k, outcomes.representative(k), totals[k], members(chances, k, state)));
             }
         }
         branches.sort(Comparator.comparingDouble(branch -> -branch.probability()));
-        double minutes = TestCost.minutes(pack, test, standing);
-        double cost = minutes * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
-        return new Proposal(test, minutes, cost, now - after - cost, Math.max(0, bits), branches);
+        return branches;
     }
 
     /** This outcome's share of the mutual information between test and hypothesis, in bits. */
@@ -208,12 +216,16 @@ public final class Planner {
     }
 
     /** Hypotheses that are not ruled out, how much each weighs, and what repairing them costs. */
-    private record State(List<HypothesisId> ids, double[] weights, Repairs repairs) {
+    private record State(List<HypothesisId> ids, int[] places, double[] weights, Repairs repairs) {
+
+        static State of(CompiledPack pack, List<HypothesisId> ids, double[] weights, Policy policy) {
+            return new State(ids, ids.stream().mapToInt(pack.space()::place).toArray(), weights, Repairs.of(pack, ids, policy));
+        }
 
         static State of(Diagnosis diagnosis, Policy policy) {
             List<HypothesisId> ids = diagnosis.hypotheses().stream().filter(id -> diagnosis.belief(id) > RULED_OUT).toList();
             double[] weights = ids.stream().mapToDouble(diagnosis::belief).toArray();
-            return new State(ids, weights, Repairs.of(diagnosis.pack(), ids, policy));
+            return of(diagnosis.pack(), ids, weights, policy);
         }
 
         State with(double[] other, Policy policy, CompiledPack pack) {
@@ -225,8 +237,7 @@ public final class Planner {
                     kept.add(other[h]);
                 }
             }
-            return new State(List.copyOf(left), kept.stream().mapToDouble(Double::doubleValue).toArray(),
-                    Repairs.of(pack, left, policy));
+            return of(pack, List.copyOf(left), kept.stream().mapToDouble(Double::doubleValue).toArray(), policy);
         }
     }
 }

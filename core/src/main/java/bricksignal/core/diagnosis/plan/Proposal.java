@@ -4,21 +4,27 @@ import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Test;
 import java.util.List;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 
-/**
- * A test worth making.
- *
- * @param test what to do
- * @param minutes what it takes from how the unit stands now
- * @param cost of making it: minutes and parts used, in the pack's currency
- * @param saving expected cost of repair saved by knowing, less the test's own cost, in the pack's currency; may be negative
- * @param bits expected information in bits, at least 0
- * @param branches its outcomes with their probability, most likely first
- */
-public record Proposal(Test test, double minutes, double cost, double saving, double bits, List<Branch> branches) {
+/** A test worth making. Immutable; what its outcomes look like is made out when somebody asks, for most proposals are only ranked. */
+public final class Proposal {
 
-    public Proposal {
-        branches = List.copyOf(branches);
+    private final Test test;
+    private final double minutes;
+    private final double cost;
+    private final double saving;
+    private final double bits;
+    private final Supplier<List<Branch>> looked;
+    private volatile @Nullable List<Branch> branches;
+
+    Proposal(Test test, double minutes, double cost, double saving, double bits, Supplier<List<Branch>> branches) {
+        this.test = test;
+        this.minutes = minutes;
+        this.cost = cost;
+        this.saving = saving;
+        this.bits = bits;
+        this.looked = branches;
     }
 
     /**
@@ -33,6 +39,41 @@ public record Proposal(Test test, double minutes, double cost, double saving, do
         public Branch {
             suspects = List.copyOf(suspects);
         }
+    }
+
+    /** What to do. */
+    public Test test() {
+        return test;
+    }
+
+    /** What it takes from how the unit stands now, minutes. */
+    public double minutes() {
+        return minutes;
+    }
+
+    /** Cost of making it: minutes and parts used, in the pack's currency. */
+    public double cost() {
+        return cost;
+    }
+
+    /** Expected cost of repair saved by knowing, less the test's own cost, in the pack's currency; may be negative. */
+    public double saving() {
+        return saving;
+    }
+
+    /** Expected information in bits, at least 0. */
+    public double bits() {
+        return bits;
+    }
+
+    /** Its outcomes with their probability, most likely first. */
+    public List<Branch> branches() {
+        List<Branch> known = branches;
+        if (known == null) {
+            known = List.copyOf(looked.get());
+            branches = known;
+        }
+        return known;
     }
 
     /** Information for its cost: de Kleer and Williams (1987), with the cost added. */

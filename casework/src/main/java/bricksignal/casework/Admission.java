@@ -1,0 +1,98 @@
+package bricksignal.casework;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.lamp.EdgeFinder;
+import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Part;
+import bricksignal.core.words.Message;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Lets an entry into a case, or refuses it: what it says must make sense for the unit, and the rules of the job must let it pass. */
+public final class Admission {
+
+    private Admission() {
+    }
+
+    /**
+     * The entry as it is kept.
+     *
+     * @param twins the other units of the site, by id
+     * @throws Refused if it is not let in
+     */
+    public static Filed admit(Case before, Filed sent, Set<String> twins) {
+        Line about = about(before, sent);
+        Filed kept = sent.with(kept(sent.entry(), about));
+        new EntryReader(before.unit().pack()).read(kept.entry(), before.run());
+        if (kept.entry() instanceof Entry.Twin twin && !twins.contains(twin.unit())) {
+            throw new Refused("unit", Message.of("entry.no-twin"));
+        }
+        if (kept.entry() instanceof Entry.Repaired repaired) {
+            repair(before, repaired.part());
+        }
+        return kept;
+    }
+
+    /** The line that an entry supersedes. */
+    private static @Nullable Line about(Case before, Filed sent) {
+        String id = sent.supersedes();
+        boolean needed = sent.entry() instanceof Entry.TakeBack || sent.entry() instanceof Entry.ChangeOut
+                || sent.entry() instanceof Entry.Correction;
+        if (id == null) {
+            if (needed) {
+                throw new Refused("supersedes", Message.of("entry.supersedes-what"));
+            }
+            return null;
+        }
+        Line line = before.line(id);
+        if (line == null) {
+            throw new Refused("supersedes", Message.of("entry.supersedes-nothing"));
+        }
+        if (needed && !line.counts()) {
+            throw new Refused("supersedes", Message.of("entry.gone-already"));
+        }
+        if (sent.entry() instanceof Entry.ChangeOut && !(line.filed().entry() instanceof Entry.ChangeIn)) {
+            throw new Refused("supersedes", Message.of("entry.not-a-change"));
+        }
+        return line;
+    }
+
+    private static Entry kept(Entry entry, @Nullable Line about) {
+        if (entry instanceof Entry.Correction correction) {
+            if (about != null && about.filed().entry() instanceof Entry.OfAReading corrected) {
+                return corrected.reading(correction.reading());
+            }
+            throw new Refused("supersedes", Message.of("entry.not-a-reading"));
+        }
+        return entry instanceof Entry.Film film ? found(film) : entry;
+    }
+
+    /** A recording with its flashes found: what is kept, so that it is never searched again. */
+    static Entry.Filmed found(Entry.Film film) {
+        Trace trace = film.trace();
+        EdgeFinder.Found found = EdgeFinder.find(trace);
+        return new Entry.Filmed(film.board(), found.sighting(), trace.seconds().get(trace.seconds().size() - 1)
+                - trace.seconds().get(0));
+    }
+
+    /** A board is not replaced before it is proven. */
+    private static void repair(Case before, String id) {
+        Part part = before.unit().model().part(id);
+        if (before.diagnosis().repaired().contains(id)) {
+            throw new Refused("part", Message.of("entry.repaired-already", Message.said(part.label())));
+        }
+        if (!mayBeRepaired(before, part)) {
+            throw new Refused("part", Message.of("entry.board-not-proven", Message.said(part.label())));
+        }
+    }
+
+    /** True if a repair of that part is offered: any part, but a board only when it is proven itself. */
+    public static boolean mayBeRepaired(Case now, Part part) {
+        Verdict verdict = now.advice().verdict();
+        return part.kind() != Part.Kind.BOARD || verdict.status() == Verdict.Status.PROVEN
+                && now.diagnosis().hypothesis(verdict.leader()).parts().contains(part);
+    }
+}

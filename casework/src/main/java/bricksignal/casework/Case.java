@@ -1,0 +1,227 @@
+package bricksignal.casework;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.unit.Setup;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A visit to a unit as far as it has come: its entries in the order received, what they tell, the belief, the advice. Immutable;
+ * one entry more makes another case out of this one, computing only what is new. Safe for use by several threads.
+ */
+public final class Case {
+
+    private final CaseUnit unit;
+    private final Policy policy;
+    private final List<Line> lines;
+    private final Diagnosis diagnosis;
+    private final Diagnosis before;
+    private final Setup standing;
+    private final boolean powerCycled;
+    private volatile @Nullable Advice advice;
+
+    private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Setup standing,
+            boolean powerCycled) {
+        this.unit = unit;
+        this.policy = policy;
+        this.lines = List.copyOf(lines);
+        this.diagnosis = diagnosis;
+        this.before = before;
+        this.standing = standing;
+        this.powerCycled = powerCycled;
+    }
+
+    /** A case with nothing entered yet. */
+    public static Case of(CaseUnit unit, Policy policy) {
+        Diagnosis nothing = Diagnosis.of(unit.pack());
+        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false);
+    }
+
+    /** A case with these entries, oldest first. What this unit does not understand counts as nothing. */
+    public static Case of(CaseUnit unit, Policy policy, List<Filed> entries) {
+        return anew(of(unit, policy), entries);
+    }
+
+    /** The same with one entry more; what this unit does not understand counts as nothing. */
+    public Case and(Filed filed) {
+        List<Filed> entries = new ArrayList<>(entries());
+        entries.add(filed);
+        return goesOn(filed) ? added(filed) : anew(of(unit, policy), entries);
+    }
+
+    /** The same under another policy. */
+    public Case under(Policy other) {
+        return other.equals(policy) ? this : new Case(unit, other, lines, diagnosis, before, standing, powerCycled);
+    }
+
+    public CaseUnit unit() {
+        return unit;
+    }
+
+    public Policy policy() {
+        return policy;
+    }
+
+    /** The entries with what each tells, oldest first. */
+    public List<Line> lines() {
+        return lines;
+    }
+
+    /** The entries, oldest first. */
+    public List<Filed> entries() {
+        return lines.stream().map(Line::filed).toList();
+    }
+
+    /** What is believed. */
+    public Diagnosis diagnosis() {
+        return diagnosis;
+    }
+
+    /** What was believed before the last observation. */
+    public Diagnosis before() {
+        return before;
+    }
+
+    /** Whether the power was cycled before anybody looked. */
+    public boolean powerCycled() {
+        return powerCycled;
+    }
+
+    /** How the unit stands after the last reading. */
+    public Setup standing() {
+        return standing;
+    }
+
+    /** Weighs tests by the company's policy. */
+    public Planner planner() {
+        return Planner.of(unit.pack(), policy);
+    }
+
+    /** What to do next, and what can be said. */
+    public Advice advice() {
+        Advice known = advice;
+        if (known == null) {
+            known = Advice.of(diagnosis, planner(), standing);
+            advice = known;
+        }
+        return known;
+    }
+
+    /** Temporary changes that are in the unit: put in and neither taken out nor taken back. */
+    public List<Filed> changesIn() {
+        return lines.stream().filter(line -> line.counts() && line.filed().entry() instanceof Entry.ChangeIn).map(Line::filed)
+                .toList();
+    }
+
+    /** What a temporary change is. */
+    public String change(Entry.ChangeIn change) {
+        String text = change.text();
+        return text != null ? text : new EntryReader(unit.pack()).change(String.valueOf(change.test()));
+    }
+
+    /** What was entered of the run that is being watched: since the last one that was watched to its end. */
+    public List<Entry> run() {
+        List<Entry> run = new ArrayList<>();
+        for (Line line : lines) {
+            if (line.counts() && line.filed().entry() instanceof Entry.Watched) {
+                run.clear();
+            } else if (line.counts() && (line.filed().entry() instanceof Entry.Seen
+                    || line.filed().entry() instanceof Entry.Missed)) {
+                run.add(line.filed().entry());
+            }
+        }
+        return run;
+    }
+
+    /** The entry of that name in this case, or null. */
+    public @Nullable Line line(String id) {
+        return lines.stream().filter(line -> line.filed().id().equals(id)).findFirst().orElse(null);
+    }
+
+    /** True where an entry only adds to what is known: it takes nothing back and changes nothing that was said before. */
+    private boolean goesOn(Filed filed) {
+        boolean twinAgain = filed.entry() instanceof Entry.Twin twin && lines.stream().anyMatch(line ->
+                line.filed().entry() instanceof Entry.Twin other && other.unit().equals(twin.unit()));
+        return filed.supersedes() == null && !(filed.entry() instanceof Entry.PowerCycled) && !twinAgain;
+    }
+
+    private Case added(Filed filed) {
+        Line line = line(filed, true);
+        List<Line> more = new ArrayList<>(lines);
+        more.add(line);
+        Diagnosis now = diagnosis;
+        Diagnosis last = before;
+        Setup stands = standing;
+        for (Observation observation : line.observations()) {
+            last = now;
+            now = now.and(observed(observation));
+            stands = observation instanceof Observation.Reading reading ? TestCost.after(reading.test()) : stands;
+        }
+        return new Case(unit, policy, more, now, last, stands, powerCycled);
+    }
+
+    private Line line(Filed filed, boolean counts) {
+        try {
+            EntryReader.Told told = new EntryReader(unit.pack()).read(filed.entry(), run());
+            return new Line(filed, told.observations(), told.lamp(), counts);
+        } catch (Refused refused) {
+            return new Line(EntryReader.unread(filed, refused), List.of(), null, counts);
+        }
+    }
+
+    private Observation observed(Observation observation) {
+        return powerCycled && observation instanceof Observation.Lamp lamp
+                ? new Observation.Lamp(lamp.board(), lamp.weights(), true) : observation;
+    }
+
+    private static Case anew(Case empty, List<Filed> entries) {
+        Set<String> out = outdated(entries);
+        boolean cycled = entries.stream().filter(e -> e.entry() instanceof Entry.PowerCycled && !out.contains(e.id()))
+                .reduce((first, last) -> last).map(e -> ((Entry.PowerCycled) e.entry()).yes()).orElse(false);
+        Case now = new Case(empty.unit, empty.policy, List.of(), empty.diagnosis, empty.before, empty.standing, cycled);
+        for (Filed filed : entries) {
+            if (out.contains(filed.id())) {
+                List<Line> more = new ArrayList<>(now.lines);
+                more.add(now.line(filed, false));
+                now = new Case(now.unit, now.policy, more, now.diagnosis, now.before, now.standing, cycled);
+            } else {
+                now = now.added(filed);
+            }
+        }
+        return now;
+    }
+
+    /** What was taken back or replaced, and what was said of a twin before the last time. */
+    private static Set<String> outdated(List<Filed> entries) {
+        Set<String> out = new HashSet<>();
+        for (int i = entries.size() - 1; i >= 0; i--) {
+            String target = entries.get(i).supersedes();
+            if (target != null && !out.contains(entries.get(i).id())) {
+                out.add(target);
+            }
+        }
+        Map<String, String> lastOfTwin = new LinkedHashMap<>();
+        for (Filed filed : entries) {
+            if (filed.entry() instanceof Entry.Twin twin && !out.contains(filed.id())) {
+                String before = lastOfTwin.put(twin.unit(), filed.id());
+                if (before != null) {
+                    out.add(before);
+                }
+            }
+        }
+        return out;
+    }
+}

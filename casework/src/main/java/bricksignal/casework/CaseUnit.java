@@ -1,0 +1,80 @@
+package bricksignal.casework;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.chain.Chain;
+import bricksignal.core.unit.Ladder;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Point;
+import bricksignal.core.unit.UnitModel;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** The unit that a case is about, ready to reason with, and its drawing. Safe for use by several threads. */
+public final class CaseUnit {
+
+    private static final double LIVE_SHARE = 0.5;
+
+    private final String key;
+    private final CompiledPack pack;
+    private final List<Chain> chains;
+    private final Map<String, Double> mostVolts = new LinkedHashMap<>();
+    private final Map<String, Ladder> ladders = new ConcurrentHashMap<>();
+
+    private CaseUnit(String key, CompiledPack pack) {
+        this.key = key;
+        this.pack = pack;
+        this.chains = Chain.of(pack);
+        for (Point point : pack.model().points()) {
+            mostVolts.put(point.net(), pack.model().moments().stream().mapToDouble(moment -> at(moment).rms(point.net(),
+                    point.against())).max().orElse(0));
+        }
+    }
+
+    /**
+     * A unit.
+     *
+     * @param key what names this very unit: the same key is the same unit in every detail
+     */
+    public static CaseUnit of(String key, CompiledPack pack) {
+        return new CaseUnit(key, pack);
+    }
+
+    public String key() {
+        return key;
+    }
+
+    public CompiledPack pack() {
+        return pack;
+    }
+
+    /** Its series chains. */
+    public List<Chain> chains() {
+        return chains;
+    }
+
+    public UnitModel model() {
+        return pack.model();
+    }
+
+    /** The drawing of the unit in good order at a moment. */
+    public Ladder ladder(String moment) {
+        Moment at = model().moment(moment);
+        return ladders.computeIfAbsent(at.id(), id -> Ladder.of(model(), pack.nominal().run(at.scenario())
+                .at(pack.catalogue().seconds(id)).unit()));
+    }
+
+    /** True if a voltage is there: at least half of the most that this point ever has in a unit in good order. */
+    public boolean live(Point point, double volts) {
+        double most = mostVolts.get(point.net());
+        return ErrorModel.something(MeterMode.AC_VOLTS, most) && Math.abs(volts) >= LIVE_SHARE * most;
+    }
+
+    private Solution at(Moment moment) {
+        return pack.nominal().run(moment.scenario()).at(pack.catalogue().seconds(moment.id())).unit().solution();
+    }
+}

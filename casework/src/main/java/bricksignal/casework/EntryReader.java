@@ -1,0 +1,199 @@
+package bricksignal.casework;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.EntryFormat;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
+import bricksignal.core.circuit.solve.Meter;
+import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.diagnosis.TypedReading;
+import bricksignal.core.lamp.LampDecoder;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.lamp.Sighting;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** Tells what an entry says of a unit. */
+final class EntryReader {
+
+    private final CompiledPack pack;
+    private final UnitModel model;
+
+    EntryReader(CompiledPack pack) {
+        this.pack = pack;
+        this.model = pack.model();
+    }
+
+    /** What an entry tells: observations, and how a lamp was read. */
+    record Told(List<Observation> observations, LampDecoder.@Nullable Decoding lamp) {
+
+        private static final Told NOTHING = new Told(List.of(), null);
+
+        private static Told of(Observation observation) {
+            return new Told(List.of(observation), null);
+        }
+    }
+
+    /**
+     * Reads an entry.
+     *
+     * @param run what was entered of the run that is being watched, the entry itself not among it
+     * @throws Refused if it makes no sense for this unit
+     */
+    Told read(Entry entry, List<Entry> run) {
+        if (entry instanceof Entry.OfALamp lamp) {
+            return lamp(lamp);
+        } else if (entry instanceof Entry.OfAReading reading) {
+            return Told.of(reading(reading));
+        } else if (entry instanceof Entry.Answer answer) {
+            return Told.of(answer(answer));
+        } else if (entry instanceof Entry.Seen seen) {
+            channel(seen.channel());
+            return Told.of(new Observation.Event(seen.channel(), seen.begins(), seen.seconds()));
+        } else if (entry instanceof Entry.Missed missed) {
+            channel(missed.channel());
+            return Told.of(new Observation.NotSeen(missed.channel(), missed.seconds()));
+        } else if (entry instanceof Entry.Watched watched) {
+            return new Told(missed(run, watched.seconds()).stream().map(channel -> (Observation) new Observation.NotSeen(
+                    channel.id(), watched.seconds())).toList(), null);
+        } else if (entry instanceof Entry.Twin twin) {
+            return Told.of(new Observation.Twin(twin.alike()));
+        } else if (entry instanceof Entry.Repaired repaired) {
+            Refused.beside("part", () -> model.part(repaired.part()));
+            return Told.of(new Observation.Repaired(repaired.part()));
+        } else if (entry instanceof Entry.ChangeIn change && change.test() != null) {
+            change(change.test());
+        }
+        return Told.NOTHING;
+    }
+
+    /** The test of that name, whatever it is. */
+    Test test(String id) {
+        return Refused.beside("test", () -> pack.catalogue().test(id));
+    }
+
+    /** What is put into the unit for a test. */
+    String change(String test) {
+        if (!(test(test) instanceof Test.Check check) || check.change().isEmpty()) {
+            throw new Refused("test", Message.of("entry.no-change"));
+        }
+        return check.change();
+    }
+
+    /** The board whose lamp an entry is about: where it names none, the first. */
+    String board(Entry.OfALamp lamp) {
+        String board = lamp.board();
+        if (board == null) {
+            return model.charts().keySet().iterator().next();
+        }
+        Refused.beside("board", () -> model.chart(board));
+        return board;
+    }
+
+    /** What should have come by a time of a watched run, is seen or heard by a person, and was neither seen nor said to be missing. */
+    List<UnitModel.Channel> missed(List<Entry> run, double until) {
+        Set<String> said = new LinkedHashSet<>();
+        for (Entry entry : run) {
+            if (entry instanceof Entry.Seen seen) {
+                said.add(seen.channel());
+            } else if (entry instanceof Entry.Missed missed) {
+                said.add(missed.channel());
+            }
+        }
+        return pack.seenInSequence().stream().filter(channel -> !said.contains(channel.id())
+                && SequenceModel.of(pack, channel.id()).edges(pack.space().nothing(), true).stream().findFirst()
+                .filter(due -> SequenceModel.lateAfter(due) < until).isPresent()).toList();
+    }
+
+    private void channel(String id) {
+        Refused.beside("channel", () -> model.channel(id));
+    }
+
+    private Told lamp(Entry.OfALamp lamp) {
+        String board = board(lamp);
+        List<LampPattern> chart = model.chart(board).patterns();
+        if (lamp instanceof Entry.Pattern told) {
+            LampPattern seen = Refused.beside("pattern", () -> LampPattern.parse(told.pattern()));
+            Map<LampPattern, Double> weights = new LinkedHashMap<>();
+            chart.forEach(pattern -> weights.put(pattern, 0.0));
+            weights.put(seen, 1.0);
+            return Told.of(new Observation.Lamp(board, weights, false));
+        }
+        if (lamp instanceof Entry.Film) {
+            throw new Refused("", Message.of("entry.film-only"));
+        }
+        boolean tapped = lamp instanceof Entry.Tapped;
+        Sighting sighting = lamp instanceof Entry.Tapped taps ? taps.taps().sighting() : ((Entry.Filmed) lamp).sighting();
+        LampDecoder.Decoding decoding = Refused.beside(tapped ? "taps" : "trace", () -> LampDecoder.decode(sighting, chart));
+        return new Told(List.of(new Observation.Lamp(board, decoding.weights(), false)), decoding);
+    }
+
+    private Observation reading(Entry.OfAReading entry) {
+        Test.Reading test = entry instanceof Entry.TestReading asked ? asked(asked.test()) : free((Entry.FreeReading) entry);
+        double value = Refused.beside("reading", () -> TypedReading.parse(test.mode(), entry.reading()));
+        return new Observation.Reading(test, value);
+    }
+
+    private Test.Reading asked(String id) {
+        if (test(id) instanceof Test.Reading reading) {
+            return reading;
+        }
+        throw new Refused("test", Message.of("entry.is-a-check", Message.said(id)));
+    }
+
+    private Observation answer(Entry.Answer answer) {
+        if (test(answer.test()) instanceof Test.Check check) {
+            return new Observation.Answer(check, answer.yes());
+        }
+        throw new Refused("test", Message.of("entry.is-a-reading", Message.said(answer.test())));
+    }
+
+    private Test.Reading free(Entry.FreeReading entry) {
+        Refused.beside("red", () -> model.point(entry.red()));
+        String black = entry.black() == null ? model.point(entry.red()).against() : entry.black();
+        Refused.beside("black", () -> model.point(black));
+        Moment moment = Refused.beside("moment", () -> model.moment(entry.moment()));
+        if (black.equals(entry.red())) {
+            throw new Refused("red", Message.of("entry.same-point", Message.said(model.point(black).label())));
+        }
+        Setup setup = new Setup(entry.mode().dead(), List.of());
+        Test.Reading test = Refused.beside("mode", () -> pack.catalogue().free(entry.mode(), new Place.Across(black, entry.red()),
+                moment.id(), setup));
+        if (entry.mode().dead()) {
+            dead(test, black, entry.red(), moment);
+        }
+        return test;
+    }
+
+    /** A meter on ohms stands on a unit that is off and proven off, and never on a live circuit. */
+    private void dead(Test.Reading test, String black, String red, Moment moment) {
+        Message mode = Message.of("mode." + test.mode());
+        Solution nominal = pack.nominal().run(moment.scenario()).at(pack.catalogue().seconds(moment.id())).unit().solution();
+        if (Meter.hazard(nominal, test.mode(), black, red)) {
+            throw new Refused("moment", Message.of("entry.hazard", Message.said(model.point(black).label()),
+                    Message.said(model.point(red).label()), mode));
+        }
+        if (moment.role() != Moment.Role.POWER_OFF && !model.powerOff().isEmpty()) {
+            throw new Refused("moment", Message.of("entry.not-off", mode, Message.said(model.powerOff().get(0).label())));
+        }
+    }
+
+    /** An entry of a kind that is shown as it is: it tells nothing. */
+    static Filed unread(Filed filed, Refused why) {
+        return filed.with(new Entry.Unread(EntryFormat.kind(filed.entry()), String.valueOf(filed.entry()),
+                String.valueOf(why.getMessage())));
+    }
+}

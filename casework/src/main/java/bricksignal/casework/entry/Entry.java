@@ -1,0 +1,128 @@
+package bricksignal.casework.entry;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.lamp.Sighting;
+import bricksignal.core.lamp.Taps;
+import bricksignal.core.lamp.Trace;
+import org.jspecify.annotations.Nullable;
+
+/** Something that a person enters on a visit. A board or a point that is left out is the usual one. */
+public sealed interface Entry {
+
+    /** An entry about the lamp of a board. */
+    sealed interface OfALamp extends Entry permits Tapped, Film, Filmed, Pattern {
+
+        /** The board whose lamp it is, by id; null for the first. */
+        @Nullable String board();
+    }
+
+    /** A lamp tapped along with. */
+    record Tapped(@Nullable String board, Taps taps) implements OfALamp {
+    }
+
+    /** A lamp's recorded brightness, as it comes from a device. Kept as {@link Filmed}. */
+    record Film(@Nullable String board, Trace trace) implements OfALamp {
+    }
+
+    /**
+     * A recorded lamp with its flashes found.
+     *
+     * @param seconds length of the recording, above 0
+     */
+    record Filmed(@Nullable String board, Sighting sighting, double seconds) implements OfALamp {
+    }
+
+    /** What a lamp shows, told by its pattern, such as {@code 4 flashes}. */
+    record Pattern(@Nullable String board, String pattern) implements OfALamp {
+    }
+
+    /** Whether the power was cycled before anybody looked. */
+    record PowerCycled(boolean yes) implements Entry {
+    }
+
+    /** An entry with a number off an instrument, as typed. */
+    sealed interface OfAReading extends Entry permits TestReading, FreeReading {
+
+        /** What the display shows, as typed. */
+        String reading();
+
+        /** The same place with another number. */
+        OfAReading reading(String other);
+    }
+
+    /** A reading that a test asked for. */
+    record TestReading(String test, String reading) implements OfAReading {
+        @Override
+        public TestReading reading(String other) {
+            return new TestReading(test, other);
+        }
+    }
+
+    /** A reading between any two points; without a black point against the red point's usual one. */
+    record FreeReading(@Nullable String black, String red, MeterMode mode, String moment, String reading)
+            implements OfAReading {
+        @Override
+        public FreeReading reading(String other) {
+            return new FreeReading(black, red, mode, moment, other);
+        }
+    }
+
+    /** Another number for the reading that it supersedes. Kept as that reading with the number. */
+    record Correction(String reading) implements Entry {
+    }
+
+    /** A check answered. */
+    record Answer(String test, boolean yes) implements Entry {
+    }
+
+    /** Something of the sequence seen or heard to begin or to end, seconds after the call. */
+    record Seen(String channel, boolean begins, double seconds) implements Entry {
+    }
+
+    /** Something of the sequence waited for in vain, up to so many seconds after the call. */
+    record Missed(String channel, double seconds) implements Entry {
+    }
+
+    /** The watching of a run is over, so many seconds after the call: what should have come by then and was not seen did not come. */
+    record Watched(double seconds) implements Entry {
+    }
+
+    /** How another unit of the site does, by id: it fails alike, or it runs well. */
+    record Twin(String unit, boolean alike) implements Entry {
+    }
+
+    /** A part repaired or replaced, by id. */
+    record Repaired(String part) implements Entry {
+    }
+
+    /** A remark. */
+    record Note(String text) implements Entry {
+    }
+
+    /**
+     * A jumper, a held switch, a pulled connector: put in for a test, and to be taken out again.
+     *
+     * @param test the test it is put in for, by id; null where a person says what it is
+     * @param text what it is; null where the test says it
+     */
+    record ChangeIn(@Nullable String test, @Nullable String text) implements Entry {
+    }
+
+    /** The temporary change that it supersedes is out. */
+    record ChangeOut() implements Entry {
+    }
+
+    /** The entry that it supersedes is taken back. */
+    record TakeBack() implements Entry {
+    }
+
+    /**
+     * An entry that is not understood (any more): it is shown as it is, can be taken back, and counts as nothing.
+     *
+     * @param kind as written
+     * @param text as written
+     * @param why why it is not understood
+     */
+    record Unread(String kind, String text, String why) implements Entry {
+    }
+}

@@ -1,0 +1,112 @@
+package bricksignal.casework.page;
+
+import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Ladder;
+import bricksignal.core.words.Message;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What the screen shows first of a case as it stands; details are asked for.
+ *
+ * @param entries how many entries there are: another number is another state
+ * @param unit the unit's key
+ * @param log entries, oldest first
+ * @param suspects by falling probability, those worth showing
+ * @param cleared the others
+ * @param purpose why the first test is proposed
+ * @param next the test to make next, or null when nothing more is to be asked
+ * @param others further tests worth making, best first
+ * @param ladder the drawing of the unit in good order at the moment of the next test
+ * @param readings the last reading at each point of the drawing, by net
+ * @param changes temporary changes that are in the unit now
+ * @param powerCycled whether the power was cycled before anybody looked
+ * @param contradictions readings that cannot stand together
+ * @param repeats readings that the leading suspect explains only as a misread
+ * @param unexplained probability that nothing in the model explains what was found
+ * @param wouldExplain failures that no list of the pack names and that would explain it, likeliest first
+ * @param sequence the lines of the timing diagram, with what was seen of the run that is being watched
+ * @param taps what was seen of the sequence on this visit
+ */
+public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
+        Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
+        List<Rung> ladder, Map<String, Message> readings, List<Change> changes, boolean powerCycled,
+        List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain,
+        List<ChannelLine> sequence, List<Tap> taps) {
+
+    /**
+     * An entry of the log.
+     *
+     * @param madeAt milliseconds since 1970
+     * @param judgement what is to be said of it
+     * @param due what a unit in good order has or answers
+     * @param counts whether it still stands
+     * @param correctable whether another number can be given
+     * @param board the board whose lamp it is about, or null
+     * @param lamp how a lamp was read, likeliest first
+     */
+    public record LogLine(String id, String kind, long madeAt, Message what, Message found, Message judgement, Message due,
+            boolean counts, boolean correctable, @Nullable String board, List<Weight> lamp) {
+    }
+
+    /** How likely a lamp pattern is. */
+    public record Weight(Message pattern, Message condition, double weight) {
+    }
+
+    /** A suspect; before is what it was before the last observation. */
+    public record Suspect(String id, Message label, Message part, Fault.Kind kind, boolean board, double probability,
+            double before) {
+    }
+
+    /**
+     * What can be said now.
+     *
+     * @param board whether a board is blamed
+     * @param group what no test of the unit tells from it
+     * @param untested what never got power, as people say it
+     */
+    public record VerdictPage(Verdict.Status status, Message label, Message part, boolean board, double probability,
+            List<Message> group, Message remedy, List<Proof> proof, List<String> untested) {
+    }
+
+    /** One thing that proof needs; the test is the cheapest that could show it. */
+    public record Proof(Message what, boolean proven, @Nullable TestLine test) {
+    }
+
+    /** A line of the drawing. */
+    public record Rung(String side, List<Stop> stops) {
+    }
+
+    /** A point of the drawing, with what leads to it; live where at least half of the most it ever has is there. */
+    public record Stop(String net, String label, String colour, double volts, boolean live, Ladder.Symbol symbol, String element,
+            boolean closed) {
+    }
+
+    /** A jumper, a held switch, a pulled connector that must come out again, and since when. */
+    public record Change(String id, String what, long since) {
+    }
+
+    /** Two readings that no single suspect explains; the first is the cheaper one to repeat, with its test. */
+    public record Contradicting(Message repeat, TestLine test, Message other) {
+    }
+
+    /**
+     * A line of the timing diagram in a unit in good order, seconds after the call.
+     *
+     * @param lateAfter when it should have been seen for sure
+     * @param perceived whether a person sees or hears it without an instrument
+     * @param said whether something was said of it in the run that is being watched
+     * @param on whether it was last said to have begun
+     */
+    public record ChannelLine(String channel, String label, List<Double> begins, List<Double> lateAfter, List<Double> ends,
+            boolean perceived, boolean said, boolean on) {
+    }
+
+    /** What was seen to begin or to end, seconds after the call. */
+    public record Tap(String id, String channel, String label, boolean begins, double seconds) {
+    }
+}

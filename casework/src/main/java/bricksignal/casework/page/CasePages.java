@@ -1,0 +1,155 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.advice.Contradiction;
+import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofItem;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Makes the page of a case. */
+public final class CasePages {
+
+    private static final int MOST_OTHERS = 14;
+    private static final double WORTH_SHOWING = 0.005;
+    private static final int FEWEST_SUSPECTS = 6;
+
+    private final Case now;
+    private final Diagnosis diagnosis;
+    private final CompiledPack pack;
+    private final UnitModel model;
+    private final LogLines log;
+
+    private CasePages(Case now) {
+        this.now = now;
+        this.diagnosis = now.diagnosis();
+        this.pack = now.unit().pack();
+        this.model = now.unit().model();
+        this.log = new LogLines(now);
+    }
+
+    /** The page of a case. */
+    public static CasePage of(Case now) {
+        return new CasePages(now).page();
+    }
+
+    private CasePage page() {
+        Advice advice = now.advice();
+        boolean ask = !advice.done() && !advice.proposals().isEmpty();
+        List<Proposal> proposals = advice.proposals();
+        TestPage next = ask ? TestPage.of(now, advice.purpose(), proposals.get(0)) : null;
+        String moment = ask ? proposals.get(0).test().moment() : model.moments().get(0).id();
+        List<HypothesisId> shown = shown();
+        return new CasePage(now.lines().size(), now.unit().key(), now.lines().stream().map(log::line).toList(),
+                shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
+                .map(h -> diagnosis.hypothesis(h).label()).toList(), advice.purpose(), next,
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(model, p.test(), p.minutes()))
+                .toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
+                now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
+                now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
+                Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
+                diagnosis.contradictions().stream().filter(LogLines::tellsWhat).map(log::what).toList(),
+                diagnosis.unexplained(), advice.verdict().unlisted().stream().map(h -> diagnosis.hypothesis(h).label()).toList(),
+                sequence(), taps());
+    }
+
+    private List<HypothesisId> shown() {
+        List<HypothesisId> ranking = diagnosis.ranking();
+        long worth = ranking.stream().filter(h -> diagnosis.belief(h) >= WORTH_SHOWING).count();
+        return ranking.subList(0, (int) Math.min(ranking.size(), Math.max(FEWEST_SUSPECTS, worth)));
+    }
+
+    private CasePage.Suspect suspect(HypothesisId id) {
+        Hypothesis hypothesis = diagnosis.hypothesis(id);
+        return new CasePage.Suspect(id.text(), hypothesis.label(), hypothesis.partLabel(), hypothesis.fault().kind(),
+                hypothesis.blamesBoard(), diagnosis.belief(id), now.before().belief(id));
+    }
+
+    private CasePage.VerdictPage verdict(Verdict verdict) {
+        Hypothesis leader = diagnosis.hypothesis(verdict.leader());
+        return new CasePage.VerdictPage(verdict.status(), leader.label(), leader.partLabel(), leader.blamesBoard(),
+                verdict.probability(), verdict.group().stream().skip(1).map(h -> diagnosis.hypothesis(h).label()).toList(),
+                leader.remedy(), verdict.items().stream().map(this::proof).toList(),
+                verdict.untested().stream().map(part -> model.part(part).label()).toList());
+    }
+
+    private CasePage.Proof proof(ProofItem item) {
+        return new CasePage.Proof(item.what(), item.proven(), item.tests().isEmpty() ? null
+                : line(pack.catalogue().test(item.tests().get(0))));
+    }
+
+    private TestLine line(Test test) {
+        return TestPage.line(model, test, TestCost.minutes(pack, test, Setup.AS_IT_IS));
+    }
+
+    private CasePage.Contradicting contradiction(Contradiction c) {
+        Test test = c.one() instanceof Observation.Reading r ? r.test() : ((Observation.Answer) c.one()).test();
+        return new CasePage.Contradicting(log.what(c.one()), line(test), log.what(c.other()));
+    }
+
+    private List<CasePage.Rung> ladder(String moment) {
+        return now.unit().ladder(moment).rungs().stream().map(rung -> new CasePage.Rung(rung.side(), rung.stops().stream()
+                .map(s -> new CasePage.Stop(s.point().net(), s.point().label(), s.point().colour(), s.volts(),
+                now.unit().live(s.point(), s.volts()), s.symbol(), s.element(), s.closed())).toList())).toList();
+    }
+
+    private Map<String, Message> readings() {
+        Map<String, Message> last = new LinkedHashMap<>();
+        for (Observation observation : diagnosis.observations()) {
+            if (observation instanceof Observation.Reading reading && reading.test().place() instanceof Place.Across across) {
+                last.put(across.red(), new Message.Amount(reading.test().mode(), reading.value()));
+            }
+        }
+        return last;
+    }
+
+    private List<CasePage.ChannelLine> sequence() {
+        Map<String, Boolean> said = new LinkedHashMap<>();
+        for (Entry entry : now.run()) {
+            if (entry instanceof Entry.Seen seen) {
+                said.put(seen.channel(), seen.begins());
+            } else if (entry instanceof Entry.Missed missed) {
+                said.put(missed.channel(), false);
+            }
+        }
+        HypothesisId nothing = pack.space().nothing();
+        return SequenceModel.usual(pack).stream().map(channel -> {
+            SequenceModel times = SequenceModel.of(pack, channel.id());
+            List<Double> begins = times.edges(nothing, true);
+            return new CasePage.ChannelLine(channel.id(), channel.label(), begins,
+                    begins.stream().map(SequenceModel::lateAfter).toList(), times.edges(nothing, false),
+                    pack.seenInSequence().contains(channel), said.containsKey(channel.id()),
+                    said.getOrDefault(channel.id(), false));
+        }).toList();
+    }
+
+    private List<CasePage.Tap> taps() {
+        List<CasePage.Tap> taps = new ArrayList<>();
+        for (Line line : now.lines()) {
+            if (line.counts() && line.filed().entry() instanceof Entry.Seen seen) {
+                taps.add(new CasePage.Tap(line.filed().id(), seen.channel(), model.channel(seen.channel()).label(), seen.begins(),
+                        seen.seconds()));
+            }
+        }
+        return taps;
+    }
+}

@@ -1,0 +1,108 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Admission;
+import bricksignal.casework.Case;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.advice.Plan;
+import bricksignal.core.diagnosis.plan.Planner;
+import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What of a case is shown when somebody asks for it. */
+public final class Details {
+
+    private static final List<Test.Sense> BEFORE_POWER = List.of(Test.Sense.LOOK, Test.Sense.SMELL, Test.Sense.HEAR);
+    private static final double WORTH_NAMING = 0.03;
+    private static final int MOST_SUSPECTS = 3;
+
+    private Details() {
+    }
+
+    /** One outcome of the next test and what comes then; without a next test it is clear enough, or to be taken again. */
+    public record Way(Message expected, double probability, List<Message> suspects, @Nullable TestLine next) {
+    }
+
+    /**
+     * A part that may be repaired.
+     *
+     * @param probability that it is the cause
+     * @param cost of repairing it and trying the unit, in the pack's currency
+     * @param done whether it was repaired
+     * @param offered whether its repair may be entered now
+     */
+    public record Repair(String part, String label, double probability, double cost, boolean board, boolean done,
+            boolean offered) {
+    }
+
+    /** The verdict in one line, as it is kept when the visit is closed. */
+    public static Message verdict(Case now) {
+        Verdict verdict = now.advice().verdict();
+        return Message.of("verdict.kept", now.diagnosis().hypothesis(verdict.leader()).label(),
+                Message.of("verdict." + verdict.status()), new Message.Share(verdict.probability()));
+    }
+
+    /** A test that somebody chose: one that proof misses is made to prove, any other to tell suspects apart. */
+    public static TestPage test(Case now, String id) {
+        Test test = now.unit().pack().catalogue().test(id);
+        boolean proves = now.advice().verdict().items().stream().anyMatch(item -> item.tests().contains(id));
+        return TestPage.of(now, proves ? Advice.Purpose.PROVE : Advice.Purpose.SPLIT,
+                now.planner().weigh(test, now.diagnosis(), now.standing()));
+    }
+
+    /** The plan two levels deep: what the proposed test may show, and what comes then. */
+    public static List<Way> plan(Case now) {
+        Advice advice = now.advice();
+        if (advice.done() || advice.proposals().isEmpty()) {
+            return List.of();
+        }
+        Diagnosis diagnosis = now.diagnosis();
+        UnitModel model = now.unit().model();
+        Proposal first = advice.proposals().get(0);
+        return Plan.of(diagnosis, now.planner(), first).ways().stream().map(way -> new Way(
+                TestPage.expected(first.test(), way.outcome().looksLike()), way.outcome().probability(),
+                TestPage.labels(diagnosis, way.outcome().suspects(), MOST_SUSPECTS), way.next().map(next ->
+                TestPage.line(model, next.test(), next.minutes())).orElse(null))).toList();
+    }
+
+    /** What is looked at, smelled and heard before the power is touched, most telling first. */
+    public static List<TestLine> before(Case now) {
+        UnitModel model = now.unit().model();
+        String found = model.asFound().map(Moment::id).orElse("");
+        List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
+                && BEFORE_POWER.contains(c.sense()) && !now.diagnosis().answered(c)).toList();
+        return now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
+                .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
+                .map(proposal -> TestPage.line(model, proposal.test(), proposal.minutes())).toList();
+    }
+
+    /** Parts that may be at fault in the order of the cheapest repair, and those that were repaired. */
+    public static List<Repair> repairs(Case now) {
+        Planner planner = now.planner();
+        Diagnosis diagnosis = now.diagnosis();
+        String nobody = diagnosis.hypothesis(now.unit().pack().space().nothing()).part().id();
+        List<Repair> repairs = new ArrayList<>();
+        diagnosis.repaired().forEach(part -> repairs.add(repair(now, planner, part, true)));
+        planner.repairOrder(diagnosis).stream().filter(part -> !part.equals(nobody)).map(part -> repair(now, planner, part,
+                false)).filter(r -> r.probability() >= WORTH_NAMING).forEach(repairs::add);
+        return repairs;
+    }
+
+    private static Repair repair(Case now, Planner planner, String id, boolean done) {
+        Part part = now.unit().model().part(id);
+        double probability = now.diagnosis().hypotheses().stream().filter(h -> now.diagnosis().hypothesis(h).parts().contains(part))
+                .mapToDouble(now.diagnosis()::belief).sum();
+        return new Repair(id, part.label(), probability, planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
+                !done && Admission.mayBeRepaired(now, part));
+    }
+}

@@ -1,0 +1,179 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.EntryFormat;
+import bricksignal.core.diagnosis.Judgement;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.lamp.LampDecoder;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+
+/** The log in messages. */
+final class LogLines {
+
+    private static final int MOST_PATTERNS = 4;
+    private static final double WORTH_SHOWING = 0.001;
+
+    private final Case now;
+    private final UnitModel model;
+
+    LogLines(Case now) {
+        this.now = now;
+        this.model = now.unit().model();
+    }
+
+    CasePage.LogLine line(Line line) {
+        Entry entry = line.filed().entry();
+        Observation first = line.observations().isEmpty() ? null : line.observations().get(0);
+        LampDecoder.Decoding lamp = line.lamp();
+        String board = first instanceof Observation.Lamp seen ? seen.board() : null;
+        List<CasePage.Weight> weights = lamp == null || board == null ? List.of() : weights(board, lamp);
+        return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), what(entry, line, board),
+                found(entry, line, weights), judgement(first), due(first), line.counts(),
+                first instanceof Observation.Reading, board, weights);
+    }
+
+    /** True for an observation whose place can be named. */
+    static boolean tellsWhat(Observation observation) {
+        return observation instanceof Observation.Reading || observation instanceof Observation.Answer;
+    }
+
+    /** What a reading was taken of, or what was asked. */
+    Message what(Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            Test.Reading test = reading.test();
+            Message where = test.place() instanceof Place.Across && !declared(test) ? TestPage.instruction(model, test)
+                    : test.label();
+            return Message.of("log.moment", where, Message.said(model.moment(test.moment()).label()));
+        }
+        return observation instanceof Observation.Answer answer ? answer.test().label() : Message.NOTHING;
+    }
+
+    private boolean declared(Test.Reading test) {
+        return model.readings().contains(test);
+    }
+
+    private Message what(Entry entry, Line line, @org.jspecify.annotations.Nullable String board) {
+        if (entry instanceof Entry.OfALamp lamp) {
+            return lamp(lamp, board);
+        } else if (entry instanceof Entry.Seen seen) {
+            return Message.of(seen.begins() ? "log.began" : "log.ended", channel(seen.channel()));
+        } else if (entry instanceof Entry.Missed missed) {
+            return Message.of("log.missed", channel(missed.channel()));
+        } else if (entry instanceof Entry.Unread unread) {
+            return Message.of("log.unread", Message.said(unread.kind()));
+        } else if (!line.observations().isEmpty() && tellsWhat(line.observations().get(0))) {
+            return what(line.observations().get(0));
+        }
+        return Message.of(plain(entry));
+    }
+
+    private static String plain(Entry entry) {
+        return entry instanceof Entry.PowerCycled ? "log.power-cycled" : entry instanceof Entry.Watched ? "log.watched"
+                : entry instanceof Entry.Repaired ? "log.repaired" : entry instanceof Entry.Twin ? "log.twin"
+                : entry instanceof Entry.Note ? "log.note" : entry instanceof Entry.ChangeIn ? "log.change-in"
+                : entry instanceof Entry.ChangeOut ? "log.change-out" : "log.taken-back";
+    }
+
+    private Message lamp(Entry.OfALamp entry, @org.jspecify.annotations.Nullable String board) {
+        Message lamp = board == null || model.charts().size() == 1 ? Message.of("log.lamp")
+                : Message.of("log.lamp-of", Message.said(model.boardLabel(board)));
+        if (entry instanceof Entry.Tapped tapped) {
+            return Message.of("log.tapped", lamp, new Message.Number(tapped.taps().seconds().size()));
+        }
+        return entry instanceof Entry.Filmed filmed ? Message.of("log.filmed", lamp,
+                new Message.Number(Math.round(filmed.seconds()))) : Message.of("log.as-found", lamp);
+    }
+
+    private Message found(Entry entry, Line line, List<CasePage.Weight> lamp) {
+        if (!lamp.isEmpty()) {
+            return Message.of("log.weight", lamp.get(0).pattern(), new Message.Share(lamp.get(0).weight()));
+        } else if (entry instanceof Entry.Pattern pattern) {
+            return Message.said(pattern.pattern());
+        } else if (entry instanceof Entry.Note note) {
+            return Message.said(note.text());
+        } else if (entry instanceof Entry.ChangeIn change) {
+            return Message.said(now.change(change));
+        } else if (entry instanceof Entry.Seen seen) {
+            return Message.of("log.seconds", new Message.Number(seen.seconds()));
+        } else if (entry instanceof Entry.Missed missed) {
+            return Message.of("log.seconds", new Message.Number(missed.seconds()));
+        } else if (entry instanceof Entry.Watched watched) {
+            return watched(line, watched);
+        } else if (entry instanceof Entry.Repaired repaired) {
+            return Message.said(model.part(repaired.part()).label());
+        } else if (entry instanceof Entry.PowerCycled cycled) {
+            return Message.of(cycled.yes() ? "yes" : "no");
+        } else if (entry instanceof Entry.Twin twin) {
+            return Message.of(twin.alike() ? "yes" : "log.twin-runs");
+        } else if (entry instanceof Entry.Unread unread) {
+            return Message.said(unread.text());
+        }
+        return line.observations().isEmpty() ? Message.NOTHING : found(line.observations().get(0));
+    }
+
+    private Message watched(Line line, Entry.Watched watched) {
+        List<Message> missed = line.observations().stream().filter(Observation.NotSeen.class::isInstance)
+                .map(o -> channel(((Observation.NotSeen) o).channel())).toList();
+        return missed.isEmpty() ? Message.of("log.seconds", new Message.Number(watched.seconds()))
+                : Message.of("log.missed-all", Message.items(Message.Joint.COMMA, missed));
+    }
+
+    private static Message found(Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return new Message.Amount(reading.test().mode(), reading.value());
+        }
+        return observation instanceof Observation.Answer answer ? Message.of(answer.yes() ? "yes" : "no") : Message.NOTHING;
+    }
+
+    private Message judgement(@org.jspecify.annotations.Nullable Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return Judgement.of(now.unit().pack(), reading).message();
+        } else if (observation instanceof Observation.Answer) {
+            return Message.of("due", due(observation));
+        } else if (observation instanceof Observation.Lamp lamp) {
+            return lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue())
+                    .map(best -> condition(lamp.board(), best.getKey())).orElse(Message.NOTHING);
+        }
+        return Message.NOTHING;
+    }
+
+    private Message due(@org.jspecify.annotations.Nullable Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return Judgement.of(now.unit().pack(), reading).nominal();
+        }
+        return observation instanceof Observation.Answer answer ? TestPage.expected(answer.test(), now.unit().pack().predictions()
+                .nominal(answer.test())) : Message.NOTHING;
+    }
+
+    /** The likeliest patterns of a board's lamp, and none of them. */
+    List<CasePage.Weight> weights(String board, LampDecoder.Decoding decoding) {
+        List<CasePage.Weight> weights = new ArrayList<>();
+        decoding.weights().forEach((pattern, weight) -> weights.add(new CasePage.Weight(Message.said(pattern.text()),
+                condition(board, pattern), weight)));
+        weights.add(new CasePage.Weight(Message.of("lamp.none"), Message.of("lamp.count-again"), decoding.none()));
+        weights.sort(Comparator.comparingDouble(w -> -w.weight()));
+        return weights.stream().limit(MOST_PATTERNS).filter(w -> w.weight() > WORTH_SHOWING).toList();
+    }
+
+    private Message condition(String board, LampPattern pattern) {
+        List<Message> meanings = model.chart(board).meanings(pattern).stream().map(Chart.Code::meaning).distinct()
+                .map(Message::said).toList();
+        return meanings.isEmpty() ? Message.of("lamp.not-on-chart") : Message.items(Message.Joint.OR, meanings);
+    }
+
+    private Message channel(String id) {
+        return Message.said(model.channels().stream().filter(c -> c.id().equals(id)).findFirst()
+                .map(UnitModel.Channel::label).orElse(id));
+    }
+}

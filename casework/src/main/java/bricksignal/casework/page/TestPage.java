@@ -1,0 +1,140 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.advice.Why;
+import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A test to make.
+ *
+ * @param title as people say it
+ * @param instruction what to do
+ * @param reading whether a number is read; otherwise yes or no is answered
+ * @param sequence whether a run is watched by the clock
+ * @param black net of the black probe, or null
+ * @param red net of the red probe, or null
+ * @param mode setting of the meter; empty for a check
+ * @param unit unit of the reading; empty for a check
+ * @param canReadOpen whether OL is an answer
+ * @param moment when, as told to a person
+ * @param at seconds of its run
+ * @param afterCall seconds after the call, or null
+ * @param unplugged connectors that are pulled, as people say it
+ * @param change what is put into the unit for it and must come out again, or null
+ * @param why why it is proposed
+ * @param outcomes what it may show, most likely first
+ */
+public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
+        @Nullable String red, Message mode, Message unit, boolean canReadOpen, String moment, double at,
+        @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
+        @Nullable String change, Message why, List<Outcome> outcomes) {
+
+    private static final double WORTH_NAMING = 0.005;
+    private static final int MOST_SUSPECTS = 4;
+
+    /** What a test may show; nominal where a unit in good order shows it. */
+    public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects) {
+    }
+
+    /** The page of a test that is proposed for a purpose. */
+    public static TestPage of(Case now, Advice.Purpose purpose, Proposal proposal) {
+        UnitModel model = now.unit().model();
+        Test test = proposal.test();
+        Test.Reading reading = test instanceof Test.Reading r ? r : null;
+        MeterMode mode = reading == null ? null : reading.mode();
+        Place.Across across = reading != null && reading.place() instanceof Place.Across a ? a : null;
+        double at = now.unit().pack().catalogue().seconds(test.moment());
+        return new TestPage(test.id(), test.label(), instruction(model, test), reading != null, test instanceof Test.Sequence,
+                across == null ? null : across.black(), across == null ? null : across.red(), modeOf(mode),
+                mode == null ? Message.NOTHING : Message.of("unit." + mode), mode != null && mode.canReadOpen(),
+                model.moment(test.moment()).label(), at, UnitPage.afterCall(now.unit().pack(), at),
+                reading != null && reading.setup().powerOff(), reading == null ? List.of()
+                : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
+                cautions(model, test), test instanceof Test.Check check && !check.change().isEmpty() ? check.change() : null,
+                Why.of(now.diagnosis(), purpose, proposal), outcomes(now.diagnosis(), proposal));
+    }
+
+    /** The same as a line of a list. */
+    public static TestLine line(UnitModel model, Test test, double minutes) {
+        return new TestLine(test.id(), instruction(model, test), modeOf(test instanceof Test.Reading r ? r.mode() : null),
+                model.moment(test.moment()).label(), minutes);
+    }
+
+    /** What to do for a test. */
+    static Message instruction(UnitModel model, Test test) {
+        return test instanceof Test.Reading reading && reading.place() instanceof Place.Across across
+                ? Message.of("test.across", Message.said(model.point(across.black()).label()),
+                Message.said(model.point(across.red()).label())) : test.label();
+    }
+
+    /** A prediction as it would be read. */
+    static Message expected(Test test, Prediction prediction) {
+        if (prediction instanceof Prediction.Chance chance) {
+            return Message.of(chance.yes() >= 0.5 ? "yes" : "no");
+        }
+        return prediction instanceof Prediction.Choice choice ? choice.likeliest().message()
+                : new Message.Amount(((Test.Reading) test).mode(), ((Prediction.Number) prediction).mean());
+    }
+
+    private static Message modeOf(@Nullable MeterMode mode) {
+        return mode == null ? Message.NOTHING : Message.of("mode." + mode);
+    }
+
+    private static List<Outcome> outcomes(Diagnosis diagnosis, Proposal proposal) {
+        Prediction nominal = diagnosis.pack().predictions().nominal(proposal.test());
+        Message due = expected(proposal.test(), nominal);
+        return proposal.branches().stream().filter(b -> b.probability() >= WORTH_NAMING).map(branch -> {
+            Message expected = expected(proposal.test(), branch.looksLike());
+            return new Outcome(expected, branch.probability(), near(nominal, branch.looksLike()) || expected.equals(due),
+                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS));
+        }).toList();
+    }
+
+    static List<Message> labels(Diagnosis diagnosis, List<HypothesisId> suspects, int most) {
+        return suspects.stream().limit(most).map(h -> diagnosis.hypothesis(h).label()).toList();
+    }
+
+    private static boolean near(Prediction nominal, Prediction other) {
+        return nominal instanceof Prediction.Number a && other instanceof Prediction.Number b
+                && Math.abs(a.mean() - b.mean()) <= 2 * (a.sigma() + b.sigma());
+    }
+
+    /** What to mind: the cautions of the points, and those that the program adds by their role. */
+    static List<String> cautions(UnitModel model, Test test) {
+        Set<Caution.Role> roles = new LinkedHashSet<>();
+        Set<String> named = new LinkedHashSet<>();
+        if (test instanceof Test.Reading reading) {
+            if (reading.setup().powerOff()) {
+                roles.add(Caution.Role.POWER_OFF);
+            } else if (!(reading.place() instanceof Place.Across)) {
+                roles.add(Caution.Role.RUNNING);
+            }
+            if (reading.place() instanceof Place.Across across) {
+                named.add(model.point(across.red()).safety());
+                named.add(model.point(across.black()).safety());
+            }
+        } else if (test instanceof Test.Check check && !check.change().isEmpty()) {
+            roles.add(Caution.Role.LINE_VOLTAGE);
+            roles.add(Caution.Role.RUNNING);
+        }
+        List<Caution> told = new ArrayList<>(model.cautions().stream().filter(c -> roles.contains(c.role())).toList());
+        model.cautions().stream().filter(c -> named.contains(c.id()) && !told.contains(c)).forEach(told::add);
+        boolean line = told.stream().anyMatch(c -> c.role() == Caution.Role.LINE_VOLTAGE);
+        return told.stream().filter(c -> !(line && c.role() == Caution.Role.LOW_VOLTAGE)).map(Caution::says).toList();
+    }
+}

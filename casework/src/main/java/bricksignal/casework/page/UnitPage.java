@@ -1,0 +1,94 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.CaseUnit;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.unit.CallAdvice;
+import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.Arrays;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The unit and what can be measured on it: what stays the same through a visit.
+ *
+ * @param key names this very unit
+ * @param pack its family
+ * @param duty what this board is responsible for, and what it is not
+ * @param modes settings of the meter that read between two points
+ * @param defer what comes before anything that is said
+ */
+public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
+        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, Message defer) {
+
+    /** A lamp, by what its flashes differ, and its chart. */
+    public record BoardLamp(String board, String label, List<String> marks, List<Code> chart) {
+    }
+
+    /** A line of the chart on the door. */
+    public record Code(String pattern, String condition, boolean blinks, String generation) {
+    }
+
+    /** A point to probe. */
+    public record PointLine(String net, String label, String where, String colour, String side, String against) {
+    }
+
+    /** A moment of the run, with its time after the call where it has one. */
+    public record MomentLine(String id, String label, double at, @Nullable Double afterCall, boolean powerOff) {
+    }
+
+    /** A setting of the meter that reads between two points; dead where the power must be off. */
+    public record Mode(MeterMode mode, Message label, Message unit, boolean dead) {
+    }
+
+    /** A stage of the sequence and what is seen. */
+    public record Stage(String id, String label, String seen) {
+    }
+
+    /** How a call is placed on this board, and what must come out again. */
+    public record Call(String label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
+            String hold) {
+    }
+
+    /** The page of a unit. */
+    public static UnitPage of(CaseUnit unit) {
+        UnitModel model = unit.model();
+        CompiledPack pack = unit.pack();
+        return new UnitPage(unit.key(), model.id(), model.title(), model.duty(),
+                model.charts().keySet().stream().map(board -> lamp(model, board)).toList(),
+                model.points().stream().map(p -> new PointLine(p.net(), p.label(), p.where(), p.colour(), p.side(),
+                        p.against())).toList(),
+                model.moments().stream().map(m -> new MomentLine(m.id(), m.label(), pack.catalogue().seconds(m.id()),
+                        afterCall(pack, pack.catalogue().seconds(m.id())), m.role() == Moment.Role.POWER_OFF)).toList(),
+                Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
+                        Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
+                model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
+                model.calls().stream().map(call -> call(model, call)).toList(), Message.of("defer"));
+    }
+
+    /** Seconds after the call, for a moment that comes while the unit is calling. */
+    static @Nullable Double afterCall(CompiledPack pack, double at) {
+        double call = SequenceModel.callSeconds(pack.model());
+        return at >= call && at < pack.model().found().from() ? at - call : null;
+    }
+
+    private static BoardLamp lamp(UnitModel model, String board) {
+        Chart chart = model.chart(board);
+        List<String> marks = chart.patterns().stream().flatMap(p -> p.marks().stream()).filter(m -> !m.isEmpty()).distinct()
+                .toList();
+        return new BoardLamp(board, model.boardLabel(board), marks, chart.generations().stream().flatMap(g -> g.codes().stream()
+                .map(c -> new Code(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name()))).toList());
+    }
+
+    private static Call call(UnitModel model, CallAdvice call) {
+        return new Call(call.label(), point(model, call.from()), point(model, call.to()), call.order(), call.why(), call.hold());
+    }
+
+    private static @Nullable String point(UnitModel model, String net) {
+        return net.isEmpty() ? null : model.point(net).label();
+    }
+}

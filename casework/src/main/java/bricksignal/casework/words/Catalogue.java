@@ -1,0 +1,118 @@
+package bricksignal.casework.words;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.words.Digits;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Makes words of messages, in one language. A catalogue is a text: a line {@code key = words} for each message, with {@code {0}},
+ * {@code {1}} where its parts stand; a line that begins with {@code #} is a remark. Another language is another text.
+ */
+public final class Catalogue {
+
+    private final Map<String, String> words;
+
+    private Catalogue(Map<String, String> words) {
+        this.words = words;
+    }
+
+    /**
+     * Reads a catalogue.
+     *
+     * @throws IllegalArgumentException if a line is neither a message nor a remark, or a key stands twice
+     */
+    public static Catalogue read(String text) {
+        Map<String, String> words = new LinkedHashMap<>();
+        int number = 0;
+        for (String line : text.split("\n")) {
+            number++;
+            int equals = line.indexOf('=');
+            if (line.isBlank() || line.startsWith("#")) {
+                continue;
+            }
+            if (equals <= 0) {
+                throw new IllegalArgumentException("line " + number + " of the catalogue is no message: '" + line
+                        + "'; write 'key = words'");
+            }
+            if (words.put(line.substring(0, equals).strip(), line.substring(equals + 1).strip()) != null) {
+                throw new IllegalArgumentException("line " + number + " of the catalogue: '" + line.substring(0, equals).strip()
+                        + "' stands twice; take one out");
+            }
+        }
+        return new Catalogue(words);
+    }
+
+    /** The keys it has words for. */
+    public Set<String> keys() {
+        return Set.copyOf(words.keySet());
+    }
+
+    /**
+     * The words of a message.
+     *
+     * @throws IllegalArgumentException if the catalogue does not have its key
+     */
+    public String words(Message message) {
+        if (message instanceof Message.Said said) {
+            return said.text();
+        } else if (message instanceof Message.Amount amount) {
+            return Double.isInfinite(amount.value()) ? word("amount.open") : filled("amount", List.of(Digits.of(amount.value()),
+                    unit(amount.mode())));
+        } else if (message instanceof Message.Number number) {
+            return Digits.of(number.value());
+        } else if (message instanceof Message.Share share) {
+            return share.share() > 0 && share.share() < 0.01 ? word("share.small")
+                    : filled("share", List.of(String.valueOf(Math.round(100 * share.share()))));
+        } else if (message instanceof Message.Items items) {
+            return String.join(word("joint." + items.joint()).replace('_', ' '), items.items().stream().map(this::words).toList());
+        }
+        Message.Keyed keyed = (Message.Keyed) message;
+        return filled(keyed.key(), keyed.parts().stream().map(this::words).toList());
+    }
+
+    /** The same beginning with a capital. */
+    public String sentence(Message message) {
+        String words = words(message);
+        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase() + words.substring(1);
+    }
+
+    private String unit(MeterMode mode) {
+        return word("unit." + mode);
+    }
+
+    private String word(String key) {
+        String known = words.get(key);
+        if (known == null) {
+            throw new IllegalArgumentException("the catalogue has no words for '" + key + "'");
+        }
+        return known;
+    }
+
+    private String filled(String key, List<String> parts) {
+        String pattern = word(key);
+        StringBuilder text = new StringBuilder();
+        int from = 0;
+        for (int open = pattern.indexOf('{'); open >= 0; open = pattern.indexOf('{', from)) {
+            int close = pattern.indexOf('}', open);
+            int place = Integer.parseInt(pattern.substring(open + 1, close));
+            text.append(pattern, from, open).append(place < parts.size() ? parts.get(place) : "");
+            from = close + 1;
+        }
+        return text.append(pattern.substring(from)).toString();
+    }
+
+    /** How many parts the words of a key take. */
+    public int places(String key) {
+        List<Integer> places = new ArrayList<>();
+        String pattern = word(key);
+        for (int open = pattern.indexOf('{'); open >= 0; open = pattern.indexOf('{', open + 1)) {
+            places.add(Integer.parseInt(pattern.substring(open + 1, pattern.indexOf('}', open))));
+        }
+        return places.stream().mapToInt(place -> place + 1).max().orElse(0);
+    }
+}

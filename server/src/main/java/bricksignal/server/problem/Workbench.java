@@ -1,0 +1,33 @@
+package bricksignal.server.problem;
+
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/** Room for so many computations at once as the machine has use for; who finds no place in time is told that the server is busy. */
+@Component
+public class Workbench {
+
+    private static final int PLACES_A_CORE = 4;
+    private static final int WAIT_SECONDS = 8;
+
+    private final Semaphore places = new Semaphore(PLACES_A_CORE * Runtime.getRuntime().availableProcessors(), true);
+
+    /** Does some work at a place of its own. */
+    public <T> T at(Supplier<T> work) {
+        try {
+            if (!places.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
+                throw new Busy();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Busy();
+        }
+        try {
+            return work.get();
+        } finally {
+            places.release();
+        }
+    }
+}

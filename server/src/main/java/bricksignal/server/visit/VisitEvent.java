@@ -1,0 +1,59 @@
+package bricksignal.server.visit;
+
+import bricksignal.server.account.Account;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+
+/** That a visit was closed, opened again, or went over to a newer pack: by whom, when, and how it stood. Never changed. */
+@Entity
+@Immutable
+@Table(name = "visit_event")
+public class VisitEvent {
+
+    /** What happened. */
+    public enum Kind { CLOSED, REOPENED, PACK_CHANGED }
+
+    @Id
+    private UUID id;
+    @Column(name = "visit_id")
+    private UUID visitId;
+    @Column(name = "account_id")
+    private UUID accountId;
+    @Enumerated(EnumType.STRING)
+    private Kind kind;
+    private Instant at;
+    private String note;
+
+    protected VisitEvent() {
+    }
+
+    static VisitEvent of(Visit visit, Account account, Kind kind, Instant at, String note) {
+        VisitEvent event = new VisitEvent();
+        event.id = UUID.randomUUID();
+        event.visitId = visit.id();
+        event.accountId = account.id();
+        event.kind = kind;
+        event.at = at;
+        event.note = note;
+        return event;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    public Instant at() {
+        return at;
+    }
+
+    public String note() {
+        return note;
+    }
+}

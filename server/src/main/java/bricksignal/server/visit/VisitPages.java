@@ -1,0 +1,76 @@
+package bricksignal.server.visit;
+
+import bricksignal.casework.entry.EntryFormat;
+import bricksignal.casework.page.CasePage;
+import bricksignal.casework.page.CasePages;
+import bricksignal.casework.page.UnitPage;
+import bricksignal.packs.PackDifferences;
+import bricksignal.packs.PackException;
+import bricksignal.server.log.EntryJson;
+import bricksignal.server.overlay.BoardOverlay;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.visit.VisitController.EventView;
+import bricksignal.server.visit.VisitController.JobView;
+import bricksignal.server.visit.VisitController.RawEntry;
+import bricksignal.server.visit.VisitController.TwinView;
+import bricksignal.server.visit.VisitController.VisitView;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Makes the whole view of a visit. One whose pack cannot be read any more is shown as it was written. */
+@Component
+class VisitPages {
+
+    private final VisitService service;
+    private final VisitStore store;
+    private final Packs packs;
+    private final EntryJson json;
+
+    VisitPages(VisitService service, VisitStore store, Packs packs, EntryJson json) {
+        this.service = service;
+        this.store = store;
+        this.packs = packs;
+        this.json = json;
+    }
+
+    /** What can be told of a case. */
+    private record Told(VisitStore.Snapshot seen, UnitPage unit, CasePage page, Map<String, Boolean> twins) {
+    }
+
+    VisitView of(String login, UUID id) {
+        try {
+            Told told = service.look(login, id, open -> new Told(open.visit(), UnitPage.of(open.now().unit()),
+                    CasePages.of(open.now()), VisitController.twinsOf(open.now())));
+            return view(told.seen(), told.unit(), told.page(), told.twins(), List.of());
+        } catch (PackException unreadable) {
+            VisitStore.Snapshot seen = store.snapshot(login, id, 0);
+            return view(seen, null, null, Map.of(), seen.added().stream().map(e -> new RawEntry(e.id(), EntryFormat.kind(
+                    json.read(e).entry()), e.madeAt().toEpochMilli(), e.content())).toList());
+        }
+    }
+
+    private VisitView view(VisitStore.Snapshot seen, @Nullable UnitPage unit, @Nullable CasePage page, Map<String, Boolean> said,
+            List<RawEntry> raw) {
+        Visit v = seen.visit();
+        BoardOverlay overlay = v.unit().overlay();
+        return new VisitView(JobView.of(v), v.openedAt(), v.closedAt(), v.outcome(), v.decided(),
+                store.mayReopen(seen.account(), v), store.events(v.id()).stream().map(e -> new EventView(e.kind(), e.at(),
+                e.note())).toList(), store.earlier(v).stream().map(JobView::of).toList(), v.unit().id(), v.unit().pack(),
+                overlay == null ? null : overlay.name(), store.twins(v).stream().map(TwinView::of).toList(), said, newer(seen), unit,
+                page, raw);
+    }
+
+    /** In what the installed pack differs; null where an open visit is read with it, and for a closed one. */
+    private @Nullable List<PackDifferences.Difference> newer(VisitStore.Snapshot seen) {
+        String digest = seen.unit().digest();
+        if (seen.visit().closed() || packs.models().stream().noneMatch(m -> m.id().equals(seen.visit().unit().pack()))) {
+            return null;
+        }
+        String installed = packs.digestOf(seen.visit().unit().pack());
+        return digest.equals(installed) ? null : PackDifferences.of(packs.text(digest).orElse(""),
+                packs.text(installed).orElse(""));
+    }
+}

@@ -1,0 +1,230 @@
+package bricksignal.server.visit;
+
+import bricksignal.casework.entry.Filed;
+import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
+import bricksignal.server.log.EntryJson;
+import bricksignal.server.log.Evidence;
+import bricksignal.server.log.EvidenceLog;
+import bricksignal.server.overlay.BoardOverlay;
+import bricksignal.server.overlay.OverlayVersion;
+import bricksignal.server.overlay.OverlayVersions;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.pack.UnitRef;
+import bricksignal.server.policy.PolicyService;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.server.problem.Conflict;
+import bricksignal.server.problem.NotHere;
+import bricksignal.server.site.SiteService;
+import bricksignal.server.site.SiteUnit;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.OptionalLong;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Visits in the database, in short transactions: nothing is computed here. */
+@Repository
+class VisitStore {
+
+    private final Visits visits;
+    private final VisitEvents events;
+    private final EvidenceLog log;
+    private final EntryJson json;
+    private final Accounts accounts;
+    private final Packs packs;
+    private final SiteService sites;
+    private final OverlayVersions overlays;
+    private final PolicyService policy;
+    private final Clock clock = Clock.systemDefaultZone();
+
+    VisitStore(Visits visits, VisitEvents events, EvidenceLog log, EntryJson json, Accounts accounts, Packs packs,
+            SiteService sites, OverlayVersions overlays, PolicyService policy) {
+        this.visits = visits;
+        this.events = events;
+        this.log = log;
+        this.json = json;
+        this.accounts = accounts;
+        this.packs = packs;
+        this.sites = sites;
+        this.overlays = overlays;
+        this.policy = policy;
+    }
+
+    /**
+     * A visit as it stands, with what came to its log after a place.
+     *
+     * @param account who asks
+     * @param unit which unit exactly
+     * @param added entries after the place asked for, in the order received
+     */
+    record Snapshot(Visit visit, Account account, UnitRef unit, Policy policy, List<Evidence> added) {
+
+        /** The place of the last entry, or of the one that was asked from. */
+        long place(long from) {
+            return added.isEmpty() ? from : added.get(added.size() - 1).place();
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Snapshot snapshot(String login, UUID id, long after) {
+        Account account = accounts.ofSession(login);
+        Visit visit = own(account, visits.whole(id).orElse(null));
+        return new Snapshot(visit, account, unit(visit), policy.current(), log.of(id, after));
+    }
+
+    /** The other units of the site. */
+    @Transactional(readOnly = true)
+    List<SiteUnit> twins(Visit visit) {
+        return sites.twinsOf(visit.unit());
+    }
+
+    /** Earlier visits to the unit that were closed, newest first. */
+    @Transactional(readOnly = true)
+    List<Visit> earlier(Visit visit) {
+        return visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(visit.id())).toList();
+    }
+
+    /** When it was closed and opened again. */
+    @Transactional(readOnly = true)
+    List<VisitEvent> events(UUID visit) {
+        return events.findByVisitIdOrderByAt(visit);
+    }
+
+    /** What became of an entry. */
+    enum Added {
+        /** It is in the log now. */
+        NOW,
+        /** It was there already. */
+        BEFORE,
+        /** The log or the unit is not as it was when the entry was admitted: read it again. */
+        MOVED
+    }
+
+    /** An entry that was added, and its place. */
+    record Appended(Added added, long place) {
+    }
+
+    /**
+     * Adds an entry that was admitted to a case.
+     *
+     * @param seen the visit as it was when the entry was admitted
+     * @param seenPlace the place of the last entry then
+     */
+    @Transactional
+    Appended append(Snapshot seen, long seenPlace, Filed kept, @Nullable String recording) {
+        UUID id = seen.visit().id();
+        Visit visit = own(seen.account(), visits.locked(id).orElse(null));
+        UUID entry = UUID.fromString(kept.id());
+        UUID known = log.visitOf(entry).orElse(null);
+        if (known != null) {
+            return before(id, known, entry);
+        }
+        mustBeOpen(visit);
+        String digest = visit.packDigest();
+        if (log.lastPlace(id) != seenPlace || digest != null && !digest.equals(seen.unit().digest())) {
+            return new Appended(Added.MOVED, 0);
+        }
+        OptionalLong place = log.add(json.written(kept, id, seen.account().id()), seen.account().id(), recording);
+        if (place.isEmpty()) {
+            return before(id, log.visitOf(entry).orElse(id), entry);
+        }
+        visit.open(Instant.ofEpochMilli(kept.madeAt()), seen.unit().digest());
+        return new Appended(Added.NOW, place.getAsLong());
+    }
+
+    private static Appended before(UUID visit, UUID known, UUID entry) {
+        if (!known.equals(visit)) {
+            throw new Conflict("Entry " + entry + " belongs to another visit. Send it with a new id.");
+        }
+        return new Appended(Added.BEFORE, 0);
+    }
+
+    /** Closes a visit; closing it again in the same way changes nothing. False if something came to its log meanwhile. */
+    @Transactional
+    boolean close(Snapshot seen, long seenPlace, Visit.Outcome outcome, String decided, String verdict) {
+        Visit visit = own(seen.account(), visits.locked(seen.visit().id()).orElse(null));
+        if (visit.closed() && visit.outcome() == outcome) {
+            return true;
+        }
+        mustBeOpen(visit);
+        if (log.lastPlace(visit.id()) != seenPlace) {
+            return false;
+        }
+        visit.close(clock.instant(), outcome, decided, verdict, seen.unit().digest(), board(visit));
+        events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, clock.instant(), outcome + ": " + decided));
+        return true;
+    }
+
+    /** Opens a closed visit again, on the record. */
+    @Transactional
+    void reopen(String login, UUID id, String reason) {
+        Account account = accounts.ofSession(login);
+        Visit visit = own(account, visits.locked(id).orElse(null));
+        if (!visit.closed()) {
+            return;
+        }
+        if (!mayReopen(account, visit)) {
+            throw new Conflict("A visit is opened again by its technician on the day it was closed, and by the lead at any time. "
+                    + "Ask the lead, or make a new job for this unit.");
+        }
+        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.REOPENED, clock.instant(), reason + " (was closed as "
+                + visit.outcome() + ": " + visit.decided() + "; verdict: " + visit.verdict() + ")"));
+        visit.reopen();
+    }
+
+    /** True if this person may open it again: its technician the same day, the lead always. */
+    boolean mayReopen(Account account, Visit visit) {
+        Instant closed = visit.closedAt();
+        return closed != null && (account.role() == Account.Role.LEAD
+                || LocalDate.ofInstant(closed, clock.getZone()).equals(LocalDate.now(clock)));
+    }
+
+    /** Goes over to the pack as it is installed. */
+    @Transactional
+    void goOver(String login, UUID id) {
+        Account account = accounts.ofSession(login);
+        Visit visit = own(account, visits.locked(id).orElse(null));
+        mustBeOpen(visit);
+        String newest = packs.digestOf(visit.unit().pack());
+        String digest = visit.packDigest();
+        if (digest != null && !digest.equals(newest)) {
+            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.PACK_CHANGED, clock.instant(), digest + " to " + newest));
+            visit.goOver(newest);
+        }
+    }
+
+    /** The unit of a visit: a closed visit keeps the text of the pack and the version of its board that it was closed with. */
+    private UnitRef unit(Visit visit) {
+        OverlayVersion board = board(visit);
+        String digest = visit.packDigest();
+        return new UnitRef(digest == null ? packs.digestOf(visit.unit().pack()) : digest, board == null ? null : board.id(),
+                board == null ? null : board.content());
+    }
+
+    private @Nullable OverlayVersion board(Visit visit) {
+        BoardOverlay overlay = visit.unit().overlay();
+        return visit.closed() ? visit.overlayVersion() : overlay == null ? null : overlays.newestOf(overlay.id()).orElse(null);
+    }
+
+    private static void mustBeOpen(Visit visit) {
+        if (visit.closed()) {
+            throw new Conflict("This visit was closed and is kept as it is. Open it again, or make a new job for this unit.");
+        }
+    }
+
+    static boolean maySee(Account account, Visit visit) {
+        return account.role() == Account.Role.LEAD || visit.technician().id().equals(account.id());
+    }
+
+    private static Visit own(Account account, @Nullable Visit visit) {
+        if (visit == null || !maySee(account, visit)) {
+            throw new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
+        }
+        return visit;
+    }
+}
