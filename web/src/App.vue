@@ -8,6 +8,8 @@ onMounted(apply)
 
 <template>
   <BApp>
-    <RouterView />
+    <RouterView v-slot="{ Component, route }">
+      <component :is="Component" :key="String(route.params.id ?? route.params.name ?? '')" />
+    </RouterView>
   </BApp>
 </template>

@@ -4,20 +4,28 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Visit = Schemas['VisitView']
 export type Job = Schemas['JobView']
-export type Diagnosis = Schemas['DiagnosisView']
-export type TestView = Schemas['TestView']
-export type LogView = Schemas['LogView']
-export type Suspect = Schemas['SuspectView']
-export type Strip = Schemas['Strip']
-export type Rung = Schemas['RungView']
-export type Stop = Schemas['StopView']
-export type Verdict = Schemas['VerdictView']
-export type Entry = Schemas['Entry']
+export type Page = Schemas['CasePage']
+export type Unit = Schemas['UnitPage']
+export type LogAnswer = Schemas['LogAnswer']
+export type TestView = Schemas['TestPage']
+export type TestLine = Schemas['TestLine']
+export type LogLine = Schemas['LogLine']
+export type Suspect = Schemas['Suspect']
+export type Diagram = Schemas['TimingDiagram']
+export type Rung = Schemas['Rung']
+export type Stop = Schemas['Stop']
+export type Verdict = Schemas['VerdictPage']
+export type Way = Schemas['Way']
+export type Tap = Schemas['Tap']
+export type Entry = Schemas['NewEntry']
+/** Each kind of entry without what the outbox adds. */
+export type NewEntry = Entry extends infer E ? (E extends unknown ? Omit<E, 'id' | 'madeAt'> : never) : never
 export type Site = Schemas['SiteView']
 export type Outcome = Schemas['Close']['outcome']
-export type LampReading = Schemas['LampView']
-export type NewTrace = Schemas['TraceData']
-export type Chain = Schemas['ChainView']
+export type LampReading = Schemas['LampPage']
+export type NewTrace = Schemas['NewTrace']
+export type Chain = Schemas['ChainPage']
+export type Repair = Schemas['Repair']
 export type Identified = Schemas['IdentifyView']
 export type Family = Schemas['FamilyView']
 export type Draft = Schemas['OverlayDraft']
@@ -32,13 +40,15 @@ export class Problem extends Error {
     readonly status: number,
     message: string,
     readonly field = '',
+    /** Share of the work that is done where something is being made ready, 0 to 1. */
+    readonly progress?: number,
   ) {
     super(message)
   }
 
-  /** True when the same thing may go through later, unchanged. */
+  /** True when the same thing may go through later, unchanged: no network, too many at once, or the server is in trouble. */
   get passing(): boolean {
-    return this.status === 0 || this.status >= 500
+    return this.status === 0 || this.status === 429 || this.status >= 500
   }
 }
 
@@ -70,8 +80,13 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
     throw new Problem(0, 'The server cannot be reached. What you entered is kept on this screen.')
   }
   if (!result.response.ok) {
-    const problem = result.error as { detail?: string; field?: string } | undefined
-    throw new Problem(result.response.status, problem?.detail ?? 'The server could not do this.', problem?.field)
+    const problem = result.error as { detail?: string; field?: string; progress?: number } | undefined
+    throw new Problem(
+      result.response.status,
+      problem?.detail ?? 'The server could not do this.',
+      problem?.field,
+      problem?.progress,
+    )
   }
   return result.data as T
 }

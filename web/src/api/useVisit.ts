@@ -1,79 +1,81 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { useIntervalFn, useLocalStorage } from '@vueuse/core'
-import { computed, ref, type MaybeRefOrGetter, toValue } from 'vue'
-import { answer, api, Problem, type Entry, type Outcome, type Visit } from './client'
+import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { answer, api, Problem, type Entry, type LogAnswer, type Outcome, type Visit } from './client'
+import { useOutbox } from './useOutbox'
 
-const RETRY_MS = 3000
+const RETRY_MS = 1000
+const LONGEST_WAIT = 120
 
-export type NewEntry = Omit<Entry, 'id' | 'madeAt'>
-
-/**
- * A visit and the way into its log. An entry gets its id here and stays in the outbox until the server has it, so that
- * nothing is lost when server or database is away, and nothing is counted twice.
- */
+/** A visit, the way into its log, and what is asked for beside it. */
 export function useVisit(id: MaybeRefOrGetter<string>) {
   const client = useQueryClient()
-  const key = computed(() => ['visit', toValue(id)])
+  const visitId = toValue(id)
+  const path = { path: { id: visitId } }
+  const key = ['visit', visitId]
   const query = useQuery({
     queryKey: key,
-    queryFn: () => answer<Visit>(api.GET('/api/visits/{id}', { params: { path: { id: toValue(id) } } })),
+    queryFn: () => answer<Visit>(api.GET('/api/visits/{id}', { params: path })),
+    // a unit on its way to be ready tells how far it is; a server that is away may come back
+    retry: (count, failure) => failure instanceof Problem && failure.passing && count < LONGEST_WAIT,
+    retryDelay: RETRY_MS,
   })
-  const outbox = useLocalStorage<Entry[]>(`brick-outbox-${toValue(id)}`, [])
-  const problem = ref<Problem | null>(null)
-  const sending = ref(false)
 
-  async function flush(): Promise<boolean> {
-    if (sending.value) return false
-    sending.value = true
-    try {
-      while (outbox.value.length > 0) {
-        const entry = outbox.value[0]!
-        const visit = await answer<Visit>(
-          api.POST('/api/visits/{id}/log', { params: { path: { id: toValue(id) } }, body: entry }),
-        )
-        outbox.value = outbox.value.filter((e) => e.id !== entry.id)
-        problem.value = null
-        client.setQueryData(key.value, visit)
-      }
-      return true
-    } catch (failure) {
-      const refused = failure instanceof Problem ? failure : new Problem(0, String(failure))
-      if (!refused.passing) outbox.value = outbox.value.slice(1)
-      problem.value = refused
-      return false
-    } finally {
-      sending.value = false
-    }
-  }
-
-  /** Adds an entry; true when the server has it. A refused entry is not kept: its problem is told beside the field. */
-  async function add(entry: NewEntry): Promise<boolean> {
-    problem.value = null
-    outbox.value = [...outbox.value, { ...entry, id: crypto.randomUUID(), madeAt: new Date().toISOString() }]
-    return flush()
-  }
-
-  async function close(outcome: Outcome, decided: string): Promise<void> {
-    const visit = await answer<Visit>(
-      api.POST('/api/visits/{id}/close', { params: { path: { id: toValue(id) } }, body: { outcome, decided } }),
+  function taken(told: LogAnswer) {
+    client.setQueryData<Visit>(key, (visit) =>
+      visit
+        ? {
+            ...visit,
+            page: told.page,
+            twinsSaid: told.twins,
+            openedAt: visit.openedAt ?? new Date().toISOString(),
+            job: { ...visit.job, state: visit.job.state === 'PLANNED' ? 'OPEN' : visit.job.state },
+          }
+        : visit,
     )
-    client.setQueryData(key.value, visit)
+    if (!query.data.value) void client.invalidateQueries({ queryKey: key })
+  }
+  const outbox = useOutbox(
+    visitId,
+    async (entry: Entry) => taken(await answer<LogAnswer>(api.POST('/api/visits/{id}/log', { params: path, body: entry }))),
+    async () => void (await api.GET('/api/me')),
+  )
+
+  /** Ends the visit, when everything entered is with the server. */
+  async function close(outcome: Outcome, decided: string): Promise<void> {
+    await outbox.flush()
+    if (outbox.waiting.value.length > 0)
+      throw new Problem(0, 'Something entered is not saved yet. The visit is closed when the server has it.')
+    if (outbox.refused.value.length > 0)
+      throw new Problem(0, 'An entry was refused. Correct or discard it first; it stands above.')
+    client.setQueryData(
+      key,
+      await answer<Visit>(api.POST('/api/visits/{id}/close', { params: path, body: { outcome, decided } })),
+    )
   }
 
-  useIntervalFn(() => {
-    if (outbox.value.length > 0 && (problem.value === null || problem.value.passing)) void flush()
-  }, RETRY_MS)
+  async function reopen(reason: string): Promise<void> {
+    client.setQueryData(key, await answer<Visit>(api.POST('/api/visits/{id}/reopen', { params: path, body: { reason } })))
+  }
+
+  /** Goes over to the pack as it is installed. */
+  async function goOver(): Promise<void> {
+    client.setQueryData(key, await answer<Visit>(api.POST('/api/visits/{id}/pack', { params: path })))
+    await client.invalidateQueries({ queryKey: key })
+  }
 
   return {
+    id: visitId,
     visit: query.data,
+    page: computed(() => query.data.value?.page ?? undefined),
+    unit: computed(() => query.data.value?.unit ?? undefined),
     error: query.error,
+    waitingFor: query.failureReason,
     loading: query.isPending,
     refetch: query.refetch,
-    outbox,
-    problem,
-    sending,
-    add,
+    ...outbox,
     close,
+    reopen,
+    goOver,
   }
 }
 

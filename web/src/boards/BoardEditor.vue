@@ -132,7 +132,7 @@ async function save() {
             data-test="board-title"
           />
         </div>
-        <p class="soft mono m-0">{{ typed.name }}</p>
+        <p class="soft m-0">{{ typed.name }}</p>
         <div v-if="kept.data.value && kept.data.value.history.length > 1">
           <label for="board-version">Version</label>
           <select id="board-version" v-model.number="version" class="form-select field">
@@ -187,7 +187,7 @@ async function save() {
             <input
               :id="`t-${t.id}`"
               v-model="typed.timings[t.id]"
-              class="form-control field mono"
+              class="form-control field num"
               inputmode="decimal"
               :placeholder="String(t.value)"
               :data-test="`timing-${t.id}`"
@@ -199,7 +199,7 @@ async function save() {
             <input
               :id="`f-${f.id}`"
               v-model="typed.fuses[f.id]"
-              class="form-control field mono"
+              class="form-control field num"
               inputmode="decimal"
               :placeholder="String(f.value)"
             />
@@ -211,13 +211,13 @@ async function save() {
               <input
                 :id="`n-${n.id}`"
                 v-model="typed.nominals[n.id]!.value"
-                class="form-control field mono"
+                class="form-control field num"
                 inputmode="decimal"
                 :placeholder="String(Math.round(n.value * 100) / 100)"
               />
               <input
                 v-model="typed.nominals[n.id]!.tolerance"
-                class="form-control field mono"
+                class="form-control field num"
                 inputmode="decimal"
                 placeholder="± %"
                 :aria-label="`${n.label}: tolerance in percent`"
@@ -265,7 +265,7 @@ async function save() {
               />
               <input
                 v-model="o.value"
-                class="form-control field mono"
+                class="form-control field num"
                 inputmode="decimal"
                 :placeholder="String(Object.values(s.options)[i] ?? '')"
                 :aria-label="`${s.label}: value ${i + 1}`"
@@ -284,7 +284,7 @@ async function save() {
       <p v-if="saved" role="status">{{ saved }}</p>
       <details v-if="check">
         <summary>As YAML</summary>
-        <pre class="yaml mono">{{ check.yaml }}</pre>
+        <pre class="yaml num">{{ check.yaml }}</pre>
       </details>
       <div class="foot">
         <button type="submit" class="key next" :disabled="!touched" data-test="save-board">

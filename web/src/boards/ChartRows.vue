@@ -38,7 +38,7 @@ async function more() {
       <li v-for="(code, i) in rows.codes" :key="i">
         <input
           v-model="code.pattern"
-          class="form-control field mono"
+          class="form-control field num"
           :aria-label="`code ${i + 1}: pattern`"
           placeholder="3 flashes"
           :data-test="`pattern-${place}-${i}`"

@@ -8,10 +8,10 @@ defineProps<{ problems: Found[]; notes: Found[] }>()
 <template>
   <ul v-if="problems.length || notes.length" class="found" role="status" data-test="problems">
     <li v-for="p in problems" :key="p.path + p.reason" class="bad">
-      <span class="mono">line {{ p.line }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
+      <span class="num">line {{ p.line }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
     </li>
     <li v-for="n in notes" :key="n.path + n.reason">
-      <span class="mono">line {{ n.line }}</span> {{ n.reason }}. {{ n.remedy }}.
+      <span class="num">line {{ n.line }}</span> {{ n.reason }}. {{ n.remedy }}.
     </li>
   </ul>
 </template>

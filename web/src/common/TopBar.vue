@@ -5,7 +5,8 @@ import { useRouter } from 'vue-router'
 import { answer, api, logOut, Problem } from '../api/client'
 import { useTheme } from '../theme/useTheme'
 
-defineProps<{ title: string }>()
+/** Stays: a page on which nothing may be lost asks for the login itself. */
+const props = defineProps<{ title: string; stays?: boolean }>()
 
 const router = useRouter()
 const queries = useQueryClient()
@@ -13,7 +14,7 @@ const { theme, toggle } = useTheme()
 const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')), retry: false, staleTime: 60_000 })
 
 watch(me.error, (error) => {
-  if (error instanceof Problem && error.status === 401) void router.replace('/login')
+  if (error instanceof Problem && error.status === 401 && !props.stays) void router.replace('/login')
 })
 
 async function leave() {

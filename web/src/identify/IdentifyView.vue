@@ -119,7 +119,7 @@ async function make(typeIn: boolean) {
         <li v-for="f in families" :key="f.id">
           <button type="button" :data-test="`family-${f.id}`" @click="family = f.id">
             <span class="level" :style="{ width: `${100 * f.probability}%` }" aria-hidden="true"></span>
-            <span>{{ f.title }}</span> <span class="mono">{{ percent(f.probability) }}</span>
+            <span>{{ f.title }}</span> <span class="num">{{ percent(f.probability) }}</span>
           </button>
         </li>
       </ul>
@@ -229,7 +229,7 @@ kbd {
   color: inherit;
   padding-inline: 0.5rem;
 }
-.families .mono {
+.families .num {
   white-space: nowrap;
 }
 .level {

@@ -18,7 +18,7 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
   <main class="page">
     <div class="head">
       <button class="key" type="button" aria-label="Day before" @click="day = shiftDay(day, -1)">‹</button>
-      <h1 class="h4 m-0">{{ dayLabel(day) }}</h1>
+      <h1 class="h4 m-0 day">{{ dayLabel(day) }}</h1>
       <button class="key" type="button" aria-label="Day after" @click="day = shiftDay(day, 1)">›</button>
       <RouterLink class="key quiet ms-auto" to="/boards">Boards</RouterLink>
       <RouterLink class="key quiet" to="/policy">How we work</RouterLink>
@@ -36,7 +36,7 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
     <ol v-else class="jobs">
       <li v-for="job in jobs.data.value" :key="job.id">
         <RouterLink :to="`/visits/${job.id}`" class="job">
-          <span class="no mono">{{ job.number }}</span>
+          <span class="no num">{{ job.number }}</span>
           <span class="where">
             <strong>{{ job.site }}</strong>
             <span class="soft">{{ job.unit }} · {{ job.location }}</span>
@@ -53,9 +53,13 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
 <style scoped lang="scss">
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
   padding-bottom: 0.75rem;
+}
+.day {
+  white-space: nowrap;
 }
 .jobs {
   list-style: none;

@@ -60,7 +60,7 @@ async function save() {
         type="number"
         step="0.01"
         min="0.01"
-        class="form-control field mono"
+        class="form-control field num"
         :disabled="!lead"
         required
       />
@@ -71,7 +71,7 @@ async function save() {
         type="number"
         step="1"
         min="0"
-        class="form-control field mono"
+        class="form-control field num"
         :disabled="!lead"
         required
       />
@@ -82,7 +82,7 @@ async function save() {
         type="number"
         step="1"
         min="0"
-        class="form-control field mono"
+        class="form-control field num"
         :disabled="!lead"
         required
       />

@@ -4,10 +4,10 @@ import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
 import ProofList from '../visit/ProofList.vue'
-import StripChart from '../visit/StripChart.vue'
+import TimingDiagram from '../visit/TimingDiagram.vue'
 
 const props = defineProps<{ id: string }>()
-const { visit, error } = useVisit(() => props.id)
+const { visit, page, unit, error } = useVisit(() => props.id)
 const words = {
   PROVEN: 'Proven',
   INDICATED: 'Indicated, proof is missing',
@@ -19,13 +19,13 @@ const outcomes = {
   PART_ORDERED: 'Part ordered, second trip',
   LEFT_AS_FOUND: 'Left as found',
 }
-const log = computed(() => visit.value?.diagnosis.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
+const log = computed(() => page.value?.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
 const print = () => window.print()
 </script>
 
 <template>
   <TopBar title="Report" />
-  <main v-if="visit" class="page report" data-test="report-page">
+  <main v-if="visit && page && unit" class="page report" data-test="report-page">
     <div class="no-print tools">
       <RouterLink class="key" :to="`/visits/${id}/verdict`">Back to the visit</RouterLink>
       <button type="button" class="key next" @click="print">Print</button>
@@ -41,12 +41,12 @@ const print = () => window.print()
     <hr class="rule" />
     <h2 class="h5">Found</h2>
     <p>
-      <strong>{{ visit.diagnosis.verdict.label }}</strong> ({{ words[visit.diagnosis.verdict.status] }},
-      {{ percent(visit.diagnosis.verdict.probability) }}). {{ visit.diagnosis.verdict.remedy }}.
+      <strong>{{ page.verdict.label }}</strong> ({{ words[page.verdict.status] }},
+      {{ percent(page.verdict.probability) }}). {{ page.verdict.remedy }}.
     </p>
-    <ProofList :verdict="visit.diagnosis.verdict" />
-    <p v-if="visit.diagnosis.verdict.untested.length" class="mt-2">
-      <strong>Untested downstream:</strong> {{ visit.diagnosis.verdict.untested.join(', ') }}
+    <ProofList :verdict="page.verdict" />
+    <p v-if="page.verdict.untested.length" class="mt-2">
+      <strong>Untested downstream:</strong> {{ page.verdict.untested.join(', ') }}
     </p>
     <h2 class="h5">Measured</h2>
     <table class="table">
@@ -55,24 +55,24 @@ const print = () => window.print()
           <th scope="col">Time</th>
           <th scope="col">What</th>
           <th scope="col">Found</th>
-          <th scope="col">Sound unit</th>
+          <th scope="col">In good order</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="l in log" :key="l.id">
-          <td class="mono">{{ timeOfDay(l.madeAt) }}</td>
+          <td class="num">{{ timeOfDay(l.madeAt) }}</td>
           <td>{{ l.what }}</td>
-          <td class="mono">{{ l.found }}</td>
-          <td class="mono">{{ l.explanation.replace('sound: ', '') }}</td>
+          <td class="num">{{ l.found }}</td>
+          <td class="num">{{ l.due || l.judgement }}</td>
         </tr>
       </tbody>
     </table>
     <p v-if="log.length === 0" class="soft">Nothing was measured.</p>
-    <StripChart :strip="visit.diagnosis.strip" />
+    <TimingDiagram :diagram="page.diagram" />
     <h2 class="h5 mt-3">Decided</h2>
     <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome] : '' }}. {{ visit.decided }}</p>
     <p v-else>The visit is still open; nothing has been decided.</p>
-    <p class="caution">{{ visit.diagnosis.unit.defer }}</p>
+    <p class="caution">{{ unit.defer }}</p>
   </main>
   <main v-else-if="error" class="page">
     <p class="problem" role="alert">{{ error.message }}</p>

@@ -6,21 +6,21 @@ import LampCamera from './LampCamera.vue'
 import LampFile from './LampFile.vue'
 import LampTap from './LampTap.vue'
 import TwinList from './TwinList.vue'
+import { useChecksBefore } from './useDetails'
 import { percent } from './format'
 
-const { visit, add, problem } = useHandle()
+const { visit, page, unit, add, problem } = useHandle()
 const route = useRoute()
-const diagnosis = computed(() => visit.value!.diagnosis)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const lamps = computed(() => diagnosis.value.unit.lamps)
+const lamps = computed(() => unit.value!.lamps)
 const chosen = ref('')
 const current = computed(() => lamps.value.find((l) => l.board === chosen.value) ?? lamps.value[0]!)
 const readOf = (board: string) =>
-  diagnosis.value.log
-    .filter((l) => l.counts && (l.kind === 'TAPS' || l.kind === 'TRACE' || l.kind === 'PATTERN') && l.board === board)
+  page.value!.log
+    .filter((l) => l.counts && l.board === board)
     .at(-1)
 const lamp = computed(() => readOf(current.value.board))
-const done = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'ANSWER'))
+const done = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER'))
 type Way = 'tap' | 'camera' | 'file'
 const ways: { id: Way; label: string }[] = [
   { id: 'tap', label: 'Tap it' },
@@ -30,8 +30,8 @@ const ways: { id: Way; label: string }[] = [
 const way = ref<Way>('tap')
 const typedPattern = ref('')
 const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
-const reset = computed(() => diagnosis.value.log.filter((l) => l.counts && l.kind === 'RESET').at(-1))
-const checks = computed(() => diagnosis.value.unit.checksBefore)
+const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
+const { data: checks } = useChecksBefore()
 </script>
 
 <template>
@@ -48,13 +48,13 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
         type="button"
         class="key"
         aria-describedby="q-reset"
-        :aria-pressed="reset?.found === (yes ? 'yes' : 'no')"
+        :aria-pressed="reset !== undefined && page!.powerCycled === yes"
         :disabled="closed"
-        @click="add({ kind: 'RESET', yes, supersedes: reset?.id })"
+        @click="add({ kind: 'POWER_CYCLED', yes, supersedes: reset?.id })"
       >
         {{ yes ? 'Yes' : 'No' }}
       </button>
-      <strong v-if="diagnosis.wasReset">Then no code does not mean no fault.</strong>
+      <strong v-if="page!.powerCycled">Then no code does not mean no fault.</strong>
     </div>
     <div class="two">
       <div>
@@ -73,11 +73,11 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
         <section v-if="lamp" class="read" data-test="lamp-read">
           <h2 class="h5">The lamp says</h2>
           <p class="pattern">{{ lamp.found }}</p>
-          <p>{{ lamp.explanation }}</p>
+          <p>{{ lamp.judgement }}</p>
           <ul v-if="lamp.lamp.length > 1" class="weights">
             <li v-for="w in lamp.lamp" :key="w.pattern">
               <span class="level" :style="{ width: `${Math.max(2, w.weight * 100)}%` }" aria-hidden="true"></span>
-              <span>{{ w.pattern }}</span><span class="mono">{{ percent(w.weight) }}</span>
+              <span>{{ w.pattern }}</span><span class="num">{{ percent(w.weight) }}</span>
             </li>
           </ul>
           <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">
@@ -159,7 +159,7 @@ const checks = computed(() => diagnosis.value.unit.checksBefore)
           </li>
           <template v-if="!closed">
             <li v-for="c in checks" :key="c.id" :data-test="`check-${c.id}`">
-              <span :id="`q-${c.id}`">{{ c.title }}</span>
+              <span :id="`q-${c.id}`">{{ c.instruction }}</span>
               <button
                 type="button"
                 class="key"

@@ -3,10 +3,10 @@ import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 import TemporaryChange from './TemporaryChange.vue'
 
-const { visit, add } = useHandle()
-const calls = computed(() => visit.value!.diagnosis.unit.calls)
+const { visit, page, unit, add } = useHandle()
+const calls = computed(() => unit.value!.calls)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const standing = computed(() => visit.value!.diagnosis.changes.map((c) => c.what))
+const standing = computed(() => page.value!.changes.map((c) => c.what))
 const other = ref(false)
 </script>
 
@@ -57,6 +57,10 @@ const other = ref(false)
   padding: 0;
   margin: 0;
   font-weight: 700;
+}
+.order li + li::before {
+  content: '→';
+  margin-right: 1.25rem;
 }
 .put {
   font-size: 1.25rem;

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
 import { ref, watch } from 'vue'
-import type { Diagnosis, TestView } from '../api/client'
+import type { Page, TestLine, TestView } from '../api/client'
 import { clock, minutes, percent } from './format'
 import PlanTree from './PlanTree.vue'
+import { usePlan } from './useDetails'
 
 const props = defineProps<{
   test: TestView
-  purpose: Diagnosis['purpose']
+  purpose: Page['purpose']
   chosen: boolean
-  others: TestView[]
-  plan: Diagnosis['plan']
+  others: TestLine[]
 }>()
-const emit = defineEmits<{ choose: [id: string]; proposed: []; change: [what: string] }>()
+const emit = defineEmits<{ choose: [id: string]; proposed: []; change: [] }>()
 const why = ref(false)
+const { data: plan } = usePlan(why)
 const other = ref(false)
 watch(
   () => props.test.id,
@@ -48,7 +49,7 @@ onKeyStroke(['w', 'W'], (event) => {
           other {{ other ? '▾' : '▸' }}
         </button>
       </div>
-      <p class="min mono">{{ minutes(test.minutes) }}</p>
+      <p class="min num">{{ minutes(test.minutes) }}</p>
     </div>
     <p v-if="test.sequence" class="how">
       start the clock with the call, tap what comes, and say when nothing more comes
@@ -58,41 +59,43 @@ onKeyStroke(['w', 'W'], (event) => {
         ><strong>{{ test.mode }}</strong> · </template
       >{{ test.moment
       }}<template v-if="test.afterCall != null">
-        <span class="mono"> · {{ clock(test.afterCall) }} after the call</span></template
+        <span class="num"> · {{ clock(test.afterCall) }} after the call</span></template
       >
       <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
     </p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
     <button
-      v-if="test.temporary"
+      v-if="test.change"
       type="button"
       class="key"
       data-test="change-in"
-      @click="emit('change', test.title.split(' - ')[0] ?? test.title)"
+      @click="emit('change')"
     >
-      It is in: start its clock
+      {{ test.change }}: it is in, start its clock
     </button>
     <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
-    <p v-if="why" class="brief">It {{ test.brief }}; {{ minutes(test.minutes) }}.</p>
+    <p v-if="why" class="brief">It {{ test.why }}; {{ minutes(test.minutes) }}.</p>
     <div v-if="why" data-test="why-list">
-      <PlanTree v-if="plan.length" :plan="plan" />
-      <ul class="why">
-        <li v-for="w in test.why" :key="w">{{ w }}</li>
+      <PlanTree v-if="plan?.length && !chosen" :plan="plan" />
+      <ul v-else class="why">
+        <li v-for="o in test.outcomes" :key="o.expected">
+          {{ o.expected }} ({{ percent(o.probability) }}): {{ o.suspects.join(', ') || 'nobody yet known; take it again' }}
+        </li>
       </ul>
     </div>
     <ul v-if="other" class="others">
       <li v-for="t in others" :key="t.id">
         <button type="button" class="key" @click="emit('choose', t.id)">
           <span
-            >{{ t.instruction }}<small> {{ t.mode ?? '' }} · {{ t.moment }}</small></span
+            >{{ t.instruction }}<small> {{ t.mode }} · {{ t.moment }}</small></span
           >
-          <span class="mono">{{ minutes(t.minutes) }}</span>
+          <span class="num">{{ minutes(t.minutes) }}</span>
         </button>
       </li>
     </ul>
     <ul class="outcomes" aria-label="What it may show">
-      <li v-for="o in test.outcomes" :key="o.expected" :class="{ sound: o.sound }">
-        <strong class="mono">{{ o.expected }}</strong><span class="mono">{{ percent(o.probability) }}</span>
+      <li v-for="o in test.outcomes" :key="o.expected" :class="{ nominal: o.nominal }">
+        <strong class="num">{{ o.expected }}</strong><span class="num">{{ percent(o.probability) }}</span>
         <span class="who"
           >{{ o.suspects.slice(0, 2).join(', ') || 'take it again' }}{{ o.suspects.length > 2 ? ' …' : '' }}</span
         >
@@ -192,10 +195,10 @@ onKeyStroke(['w', 'W'], (event) => {
   max-width: 25rem;
   min-width: 0;
 }
-.outcomes .mono {
+.outcomes .num {
   white-space: nowrap;
 }
-.outcomes li.sound {
+.outcomes li.nominal {
   border-style: solid;
   border-width: 2px;
 }

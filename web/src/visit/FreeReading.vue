@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Diagnosis, Entry } from '../api/client'
+import type { Unit } from '../api/client'
 import { useHandle } from './handle'
 
-const props = defineProps<{ unit: Diagnosis['unit']; picked: string | null }>()
+const props = defineProps<{ unit: Unit; picked: string | null }>()
 const emit = defineEmits<{ taken: [] }>()
 const { add, problem } = useHandle()
 const red = ref('')
-const black = ref('C')
-const mode = ref<NonNullable<Entry['mode']>>('AC_VOLTS')
+/** Empty: the usual second point of the red one. */
+const black = ref('')
+const mode = ref<Unit['modes'][number]['mode']>(props.unit.modes[0]!.mode)
 const moment = ref(props.unit.moments[0]?.id ?? '')
 const reading = ref('')
+const usual = computed(() => {
+  const against = props.unit.points.find((p) => p.net === red.value)?.against
+  return against ? `${props.unit.points.find((p) => p.net === against)?.label}, as usual` : 'its usual second point'
+})
 const unitOf = computed(() => props.unit.modes.find((m) => m.mode === mode.value)?.unit ?? '')
 watch(
   () => props.picked,
@@ -18,7 +23,7 @@ watch(
     const point = props.unit.points.find((p) => p.net === net)
     if (point) {
       red.value = point.net
-      black.value = point.against
+      black.value = ''
     }
   },
   { immediate: true },
@@ -26,9 +31,9 @@ watch(
 
 async function take() {
   const entry = {
-    kind: 'READING' as const,
+    kind: 'FREE_READING' as const,
     red: red.value,
-    black: black.value,
+    black: black.value || undefined,
     mode: mode.value,
     moment: moment.value,
     reading: reading.value,
@@ -47,7 +52,8 @@ async function take() {
       <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
     </select>
     <label for="free-black">Black on</label>
-    <select id="free-black" v-model="black" class="form-select field" required>
+    <select id="free-black" v-model="black" class="form-select field">
+      <option value="">{{ usual }}</option>
       <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
     </select>
     <label for="free-mode">Meter</label>
@@ -62,7 +68,7 @@ async function take() {
     <input
       id="free-reading"
       v-model="reading"
-      class="form-control field mono"
+      class="form-control field num"
       inputmode="decimal"
       autocomplete="off"
       required

@@ -17,7 +17,7 @@ const keys = [
   <BModal v-model="open" title="Keys" no-footer title-tag="h2" title-class="h5">
     <dl class="m-0 keys">
       <template v-for="[key, what] in keys" :key="key">
-        <dt class="mono">{{ key }}</dt>
+        <dt class="num">{{ key }}</dt>
         <dd>{{ what }}</dd>
       </template>
     </dl>

@@ -3,9 +3,13 @@ import { computed } from 'vue'
 import type { Rung, Stop } from '../api/client'
 import { conductorColour } from './conductor'
 
-const props = defineProps<{ rungs: Rung[]; black?: string | null; red?: string | null }>()
+const props = defineProps<{
+  rungs: Rung[]
+  readings: Record<string, string>
+  black?: string | null
+  red?: string | null
+}>()
 const emit = defineEmits<{ pick: [net: string] }>()
-const LIVE = 8
 
 /** The rungs with a probe on them first; the rest follow in the pack's order. */
 const ordered = computed(() => {
@@ -13,7 +17,6 @@ const ordered = computed(() => {
   return [...props.rungs.filter(has), ...props.rungs.filter((r) => !has(r))]
 })
 const probe = (s: Stop) => (s.net === props.red ? 'red' : s.net === props.black ? 'black' : '')
-const live = (s: Stop) => s.volts > LIVE
 const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round(v).toString())
 </script>
 
@@ -23,7 +26,7 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
       <h3 class="eyebrow">{{ rung.side }}</h3>
       <ol>
         <li v-for="s in rung.stops" :key="s.net">
-          <span v-if="s.symbol !== 'GAP'" class="link" :class="{ live: live(s) }">
+          <span v-if="s.symbol !== 'GAP'" class="link" :class="{ live: s.live }">
             <svg viewBox="0 0 44 22" width="44" height="22" aria-hidden="true">
               <path v-if="s.symbol === 'WIRE'" d="M0 11H44" />
               <path v-else-if="s.symbol === 'SWITCH' && s.closed" d="M0 11H12M12 11L32 9M32 11H44M12 8v6M32 8v6" />
@@ -39,7 +42,7 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
           <button
             type="button"
             class="point"
-            :class="[probe(s) && `probe-${probe(s)}`, { live: live(s) }]"
+            :class="[probe(s) && `probe-${probe(s)}`, { live: s.live }]"
             :title="s.label"
             @click="emit('pick', s.net)"
           >
@@ -48,10 +51,10 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
             >
             <span class="net">{{ s.net }}</span>
             <span class="visually-hidden"
-              >{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, sound unit</span
+              >{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, in good order</span
             >
-            <span class="volts mono">{{ volts(s.volts) }} V</span>
-            <span v-if="s.lastReading" class="read mono">▸{{ s.lastReading }}</span>
+            <span class="volts num">{{ volts(s.volts) }} V</span>
+            <span v-if="readings[s.net]" class="read num">▸{{ readings[s.net] }}</span>
             <span
               v-if="s.colour"
               class="wire"

@@ -99,7 +99,7 @@ async function stop() {
   if (times.length > 1) await preview.look(props.board, toTrace(times, samples, mark.value, coloured.value))
 }
 async function keep() {
-  if (await add({ kind: 'TRACE', board: props.board, trace: preview.trace.value! })) preview.drop()
+  if (await add({ kind: 'FILM', board: props.board, trace: preview.trace.value! })) preview.drop()
 }
 </script>
 
@@ -149,7 +149,7 @@ async function keep() {
           {{ aim ? `Record ${SECONDS} s` : 'Touch the lamp first' }}
         </button>
         <button v-else type="button" class="key wide" data-test="stop-recording" @click="stop">
-          Stop, <span class="mono">{{ recorded.toFixed(0) }} of {{ SECONDS }} s</span>
+          Stop, <span class="num">{{ recorded.toFixed(0) }} of {{ SECONDS }} s</span>
         </button>
       </div>
     </template>

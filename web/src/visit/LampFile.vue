@@ -19,7 +19,7 @@ async function read(event: Event) {
   busy.value = true
   try {
     const csv = await sendCsv(file)
-    await preview.look(props.board, csv.trace, csv.notes)
+    await preview.look(props.board, { ...csv.trace, around: csv.trace.around ?? undefined }, csv.notes)
   } catch (failure) {
     problem.value = failure instanceof Problem ? failure.message : String(failure)
   } finally {
@@ -27,7 +27,7 @@ async function read(event: Event) {
   }
 }
 async function keep() {
-  if (await add({ kind: 'TRACE', board: props.board, trace: preview.trace.value! })) preview.drop()
+  if (await add({ kind: 'FILM', board: props.board, trace: preview.trace.value! })) preview.drop()
 }
 </script>
 
@@ -42,7 +42,7 @@ async function keep() {
       @drop="preview.drop()"
     />
     <template v-else>
-      <label for="lamp-file">A CSV file with the columns <span class="mono">seconds,brightness</span></label>
+      <label for="lamp-file">A CSV file with the columns <span class="num">seconds,brightness</span></label>
       <input id="lamp-file" type="file" accept=".csv,text/csv" class="form-control field" @change="read" />
       <p v-if="busy" class="soft" role="status">Reading the file.</p>
       <p v-if="problem || preview.problem.value" class="problem" role="alert">{{ problem || preview.problem.value }}</p>

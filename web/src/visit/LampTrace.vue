@@ -45,7 +45,7 @@ const threshold = computed(() => {
     <ul class="weights">
       <li v-for="w in reading.weights" :key="w.pattern">
         <strong>{{ w.pattern }}</strong> <span>{{ w.condition }}</span>
-        <span class="mono">{{ percent(w.weight) }}</span>
+        <span class="num">{{ percent(w.weight) }}</span>
       </li>
     </ul>
     <div class="d-flex gap-2">

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { LogView } from '../api/client'
+import type { LogLine } from '../api/client'
 import { timeOfDay } from './format'
 import { useHandle } from './handle'
 
-defineProps<{ log: LogView[]; closed: boolean }>()
+defineProps<{ log: LogLine[]; closed: boolean }>()
 const { add, problem } = useHandle()
 const editing = ref('')
 const corrected = ref('')
 
-function edit(entry: LogView) {
+function edit(entry: LogLine) {
   editing.value = entry.id
   corrected.value = ''
 }
-async function correct(entry: LogView) {
-  if (await add({ kind: 'READING', reading: corrected.value, supersedes: entry.id })) editing.value = ''
+async function correct(entry: LogLine) {
+  if (await add({ kind: 'CORRECTION', reading: corrected.value, supersedes: entry.id })) editing.value = ''
 }
 </script>
 
@@ -28,10 +28,10 @@ async function correct(entry: LogView) {
         :key="l.id"
         :class="{ gone: !l.counts }"
       >
-        <span class="mono time">{{ timeOfDay(l.madeAt) }}</span>
+        <span class="num time">{{ timeOfDay(l.madeAt) }}</span>
         <span class="what">{{ l.what }}</span>
-        <strong class="mono found">{{ l.found }}</strong>
-        <span class="soft explain">{{ l.explanation }}</span>
+        <strong class="num found">{{ l.found }}</strong>
+        <span class="soft explain">{{ l.judgement }}</span>
         <span v-if="!closed && l.counts" class="acts">
           <button v-if="l.correctable" type="button" class="key quiet" @click="edit(l)">correct</button>
           <button

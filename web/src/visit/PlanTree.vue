@@ -1,22 +1,22 @@
 <script setup lang="ts">
-import type { Diagnosis } from '../api/client'
+import type { Way } from '../api/client'
 import { minutes, percent } from './format'
 
-defineProps<{ plan: Diagnosis['plan'] }>()
+defineProps<{ plan: Way[] }>()
 </script>
 
 <template>
   <ol class="plan" aria-label="The plan, two steps deep" data-test="plan">
     <li v-for="w in plan" :key="w.expected">
       <span class="if"
-        ><strong class="mono">{{ w.expected }}</strong>
-        <span class="mono soft">{{ percent(w.probability) }}</span></span
+        ><strong class="num">{{ w.expected }}</strong>
+        <span class="num soft">{{ percent(w.probability) }}</span></span
       >
       <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * w.probability}%` }"></i></span>
       <span class="then">
         <template v-if="w.next"
-          >then <strong>{{ w.next }}</strong>
-          <span class="soft"> {{ w.nextMoment }} · {{ minutes(w.nextMinutes ?? 0) }}</span></template
+          >then <strong>{{ w.next.instruction }}</strong>
+          <span class="soft"> {{ w.next.moment }} · {{ minutes(w.next.minutes) }}</span></template
         >
         <template v-else-if="w.suspects.length">then it is clear enough</template>
         <template v-else>then take it again</template>

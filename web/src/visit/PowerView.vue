@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import type { Chain, Entry } from '../api/client'
+import type { Chain, NewEntry } from '../api/client'
 import CallPanel from './CallPanel.vue'
 import { conductorColour } from './conductor'
 import { percent } from './format'
 import { useHandle } from './handle'
+import { useChains } from './useDetails'
 
 const { visit, add, problem, sending } = useHandle()
 const route = useRoute()
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const chains = computed(() => visit.value!.diagnosis.chains)
+const { data, isPending } = useChains()
+const chains = computed(() => data.value ?? [])
 const chosen = ref('')
 const chain = computed<Chain | undefined>(
   () => chains.value.find((c) => c.id === chosen.value) ?? chains.value.find((c) => !c.done) ?? chains.value[0],
@@ -22,7 +24,7 @@ const point = computed(
 const lowImpedance = ref(false)
 const reading = ref('')
 watch([() => chain.value?.id, () => chain.value?.points], () => (at.value = null))
-const ghost = computed(() => chain.value?.points.some((p) => p.mark === 'GHOST') ?? false)
+const ghost = computed(() => chain.value?.mayBeGhost ?? false)
 watch(ghost, (now) => (lowImpedance.value = now))
 const words: Record<Chain['points'][number]['mark'], string> = {
   UNKNOWN: '',
@@ -33,12 +35,11 @@ const words: Record<Chain['points'][number]['mark'], string> = {
 
 async function take() {
   const c = chain.value!
-  const alternating = c.mode === 'AC_VOLTS'
-  const entry: Omit<Entry, 'id' | 'madeAt'> = {
-    kind: 'READING',
+  const entry: NewEntry = {
+    kind: 'FREE_READING',
     black: c.common,
     red: point.value!.net,
-    mode: alternating && lowImpedance.value ? 'AC_VOLTS_LOW_Z' : c.mode,
+    mode: (lowImpedance.value && c.lowImpedance) || c.mode,
     moment: c.moment,
     reading: reading.value,
   }
@@ -69,7 +70,7 @@ async function take() {
         </p>
         <p class="fixed">
           <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> ·
-          {{ chain.mode === 'DC_VOLTS' ? 'DC volts' : 'AC volts' }} · {{ chain.momentLabel }}
+          {{ chain.modeLabel }} · {{ chain.momentLabel }}
         </p>
         <ol class="points">
           <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">
@@ -88,13 +89,13 @@ async function take() {
                 :style="{ background: conductorColour(p.colour) }"
                 :title="p.colour"
               ></span>
-              <span class="read mono">{{ p.reading ?? p.sound }}<small v-if="!p.reading"> sound</small></span>
+              <span class="read num">{{ p.reading ?? p.due }}<small v-if="!p.reading"> due</small></span>
               <span class="word">{{ words[p.mark] || (p.next ? 'go here next' : '') }}</span>
             </button>
           </li>
         </ol>
       </template>
-      <p v-else class="soft">This unit has no chain of points to walk along.</p>
+      <p v-else-if="!isPending" class="soft">This unit has no chain of points to walk along.</p>
     </section>
     <div class="side">
       <form v-if="chain && point && !closed" class="take" @submit.prevent="take">
@@ -104,7 +105,7 @@ async function take() {
           <input
             id="chain-reading"
             v-model="reading"
-            class="form-control field mono"
+            class="form-control field num"
             inputmode="decimal"
             autocomplete="off"
             placeholder="– – –"
@@ -114,7 +115,7 @@ async function take() {
             Take reading
           </button>
         </div>
-        <label v-if="chain.mode === 'AC_VOLTS'" class="loz">
+        <label v-if="chain.lowImpedance" class="loz">
           <input v-model="lowImpedance" type="checkbox" /> meter on low impedance
         </label>
         <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>

@@ -46,7 +46,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 <template>
   <section class="pad" aria-label="Reading">
     <template v-if="test.reading">
-      <output class="display mono" :class="{ empty: !typed }" data-test="display" aria-live="polite"
+      <output class="display num" :class="{ empty: !typed }" data-test="display" aria-live="polite"
         >{{ typed || '– – –' }}<small>{{ test.unit }}</small></output
       >
       <p v-if="problem" class="problem" role="alert" data-test="reading-problem">{{ problem.message }}</p>
@@ -55,7 +55,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           v-for="k in rows"
           :key="k"
           type="button"
-          class="key mono"
+          class="key num"
           :aria-label="names[k] ?? k"
           :disabled="k === 'OL' && !test.canReadOpen"
           @click="press(k)"

@@ -2,18 +2,16 @@
 import { computed } from 'vue'
 import { useHandle } from './handle'
 import { percent } from './format'
+import { useRepairs } from './useDetails'
 
-const { visit, add, sending } = useHandle()
-const repairs = computed(() => visit.value!.diagnosis.repairs)
+const { visit, page, add, sending } = useHandle()
+const { data: repairs } = useRepairs()
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const verdict = computed(() => visit.value!.diagnosis.verdict)
-/** A board that is not proven is not offered as a repair. */
-const offered = (r: { board: boolean; done: boolean }) =>
-  !closed.value && !r.done && (!r.board || verdict.value.status === 'PROVEN')
+const verdict = computed(() => page.value!.verdict)
 </script>
 
 <template>
-  <section v-if="repairs.length" aria-labelledby="repairs-title">
+  <section v-if="repairs?.length" aria-labelledby="repairs-title">
     <details :open="verdict.status !== 'NOT_YET'">
       <summary id="repairs-title" class="h5">
         {{ verdict.status === 'NOT_YET' ? 'Something was repaired already' : 'Cheapest order of repair' }}
@@ -21,10 +19,10 @@ const offered = (r: { board: boolean; done: boolean }) =>
       <ol class="repairs">
         <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">
           <span>{{ r.label }}</span>
-          <span class="mono">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
-          <span class="mono soft">{{ Math.round(r.cost) }}</span>
+          <span class="num">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
+          <span class="num soft">{{ Math.round(r.cost) }}</span>
           <button
-            v-if="offered(r)"
+            v-if="r.offered && !closed"
             type="button"
             class="key"
             :disabled="sending"

@@ -5,64 +5,45 @@ import { clock } from './format'
 
 const props = defineProps<{ seconds: number }>()
 const emit = defineEmits<{ done: [] }>()
-const { visit, add } = useHandle()
-const sequence = computed(() => visit.value!.diagnosis.sequence)
-const tapped = computed(() => visit.value!.diagnosis.log.filter((l) => l.counts && /^(EVENT|NOT_SEEN)$/.test(l.kind)))
-const last = computed(() => tapped.value.at(-1))
-/** Whether a line was last said to have begun. */
-const on = (label: string) =>
-  tapped.value
-    .filter((l) => l.what.startsWith(`${label} `))
-    .at(-1)
-    ?.what.endsWith('began') ?? false
-const said = (label: string) => tapped.value.some((l) => l.what.startsWith(`${label} `))
+const { page, add } = useHandle()
+const last = computed(() => page.value!.taps.at(-1))
 const rows = computed(() =>
-  sequence.value
-    .filter((s) => s.begins.length && s.begins[0]! > 0)
-    .map((s) => ({
-      ...s,
-      due: s.begins[0]!,
-      late: !said(s.label) && props.seconds > (s.lateAfter[0] ?? Infinity),
-      lit: on(s.label),
-      said: said(s.label),
-    }))
+  page
+    .value!.sequence.filter((s) => s.begins.length && s.begins[0]! > 0)
+    .map((s) => ({ ...s, due: s.begins[0]!, late: !s.said && props.seconds > (s.lateAfter[0] ?? Infinity) }))
     .sort((a, b) => a.due - b.due),
 )
 const seconds = () => Math.round(props.seconds * 10) / 10
 
-/** The watching is over: what is late by now and was not seen did not come. */
+/** The watching is over; what did not come is found out from what was tapped. */
 async function done() {
-  const until = seconds()
-  for (const r of rows.value.filter((row) => row.perceived && row.late)) {
-    if (!(await add({ kind: 'NOT_SEEN', channel: r.channel, seconds: until }))) return
-  }
-  emit('done')
+  if (await add({ kind: 'WATCHED', seconds: seconds() })) emit('done')
 }
 </script>
 
 <template>
   <section class="taps" aria-label="What you see and hear" data-test="sequence-taps">
     <p class="eyebrow">
-      <strong class="mono now">{{ clock(props.seconds) }}</strong> tap what begins or ends, as you see or hear it
+      <strong class="num now">{{ clock(props.seconds) }}</strong> tap what begins or ends, as you see or hear it
     </p>
     <div class="keys">
-      <span v-for="r in rows" :key="r.channel" class="one" :class="{ late: r.late, lit: r.lit }">
+      <span v-for="r in rows" :key="r.channel" class="one" :class="{ late: r.late, lit: r.on }">
         <button
           type="button"
           class="key"
-          :aria-pressed="r.lit"
+          :aria-pressed="r.on"
           :data-test="`event-${r.channel}`"
-          @click="add({ kind: 'EVENT', channel: r.channel, begins: !r.lit, seconds: seconds() })"
+          @click="add({ kind: 'SEEN', channel: r.channel, begins: !r.on, seconds: seconds() })"
         >
-          {{ r.label }} {{ r.lit ? 'ends' : 'begins' }}
-          <small class="mono">{{ r.late ? 'late' : r.said ? '' : clock(r.due) }}</small>
+          {{ r.label }} {{ r.on ? 'ends' : 'begins' }}
+          <small class="num">{{ r.late ? 'late' : r.said ? '' : clock(r.due) }}</small>
         </button>
         <button
           v-if="r.late"
           type="button"
           class="key quiet"
           :data-test="`not-seen-${r.channel}`"
-          @click="add({ kind: 'NOT_SEEN', channel: r.channel, seconds: seconds() })"
+          @click="add({ kind: 'MISSED', channel: r.channel, seconds: seconds() })"
         >
           does not come
         </button>
@@ -76,7 +57,7 @@ async function done() {
       data-test="undo-event"
       @click="add({ kind: 'TAKE_BACK', supersedes: last.id })"
     >
-      take back: {{ last.what }}, {{ last.found }}
+      take back: {{ last.label }} {{ last.begins ? 'began' : 'ended' }}, {{ clock(last.seconds) }}
     </button>
   </section>
 </template>

@@ -3,12 +3,15 @@ import { computed, ref } from 'vue'
 import type { Suspect } from '../api/client'
 import { percent } from './format'
 
-const props = defineProps<{ suspects: Suspect[] }>()
+const props = defineProps<{ suspects: Suspect[]; others: string[] }>()
 const CLEARED = 0.01
 const all = ref(false)
 const open = computed(() => props.suspects.filter((s) => s.probability >= CLEARED))
 const shown = computed(() => (all.value ? open.value : open.value.slice(0, 8)))
-const cleared = computed(() => props.suspects.filter((s) => s.probability < CLEARED))
+const cleared = computed(() => [
+  ...props.suspects.filter((s) => s.probability < CLEARED).map((s) => s.label),
+  ...props.others,
+])
 </script>
 
 <template>
@@ -21,7 +24,7 @@ const cleared = computed(() => props.suspects.filter((s) => s.probability < CLEA
           <span class="was" :style="{ width: `${s.before * 100}%` }"></span>
           <span class="bar hatch" :style="{ width: `${s.probability * 100}%` }"></span>
         </span>
-        <span class="p mono">{{ percent(s.probability) }}</span>
+        <span class="p num">{{ percent(s.probability) }}</span>
       </li>
     </ol>
     <button v-if="open.length > 8" type="button" class="key quiet" @click="all = !all">
@@ -29,7 +32,7 @@ const cleared = computed(() => props.suspects.filter((s) => s.probability < CLEA
     </button>
     <details v-if="cleared.length" class="cleared">
       <summary>cleared: {{ cleared.length }}</summary>
-      <p>{{ cleared.map((s) => s.label).join(' · ') }}</p>
+      <p>{{ cleared.join(' · ') }}</p>
     </details>
   </section>
 </template>

@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { useHandle } from './handle'
 
 const { visit, add } = useHandle()
-const twins = computed(() => visit.value!.twins)
+const twins = computed(() =>
+  visit.value!.twins.map((t) => ({ ...t, alike: visit.value!.twinsSaid[t.id] as boolean | undefined })),
+)
 const closed = computed(() => Boolean(visit.value!.closedAt))
 </script>
 
@@ -19,18 +21,18 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
         <button
           type="button"
           class="key"
-          :aria-pressed="t.same === true"
+          :aria-pressed="t.alike === true"
           :disabled="closed"
-          @click="add({ kind: 'TWIN', unit: t.id, yes: true })"
+          @click="add({ kind: 'TWIN', unit: t.id, alike: true })"
         >
           same symptom
         </button>
         <button
           type="button"
           class="key"
-          :aria-pressed="t.same === false"
+          :aria-pressed="t.alike === false"
           :disabled="closed"
-          @click="add({ kind: 'TWIN', unit: t.id, yes: false })"
+          @click="add({ kind: 'TWIN', unit: t.id, alike: false })"
         >
           runs well
         </button>

@@ -7,10 +7,10 @@ import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
 import RepairList from './RepairList.vue'
 
-const { visit, close } = useHandle()
+const { visit, page, unit, close } = useHandle()
 const route = useRoute()
 const router = useRouter()
-const verdict = computed(() => visit.value!.diagnosis.verdict)
+const verdict = computed(() => page.value!.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const words = {
   PROVEN: 'Proven',
@@ -18,7 +18,9 @@ const words = {
   NOT_YET: 'Not yet',
   UNEXPLAINED: 'Not explained',
 }
-const outcome = ref<Outcome>('FIXED')
+/** Nobody presses on by habit: how it ended is said each time. */
+const outcome = ref<Outcome | null>(null)
+const closing = ref(false)
 const decided = ref('')
 const problem = ref('')
 const outcomes: Record<Outcome, string> = {
@@ -28,12 +30,16 @@ const outcomes: Record<Outcome, string> = {
 }
 
 async function end() {
+  if (!outcome.value) return
   problem.value = ''
+  closing.value = true
   try {
     await close(outcome.value, decided.value)
     await router.push({ name: 'report', params: route.params })
   } catch (failure) {
     problem.value = (failure as Error).message
+  } finally {
+    closing.value = false
   }
 }
 </script>
@@ -44,7 +50,7 @@ async function end() {
     <h1 class="label" :class="verdict.status.toLowerCase()" data-test="verdict">
       {{ verdict.status === 'UNEXPLAINED' ? 'Nothing this model knows explains it' : verdict.label }}
     </h1>
-    <p class="mono">{{ percent(verdict.probability) }}</p>
+    <p class="num">{{ percent(verdict.probability) }}</p>
     <p v-if="verdict.group.length" class="soft">No test of this unit tells it from: {{ verdict.group.join(', ') }}.</p>
     <p v-if="verdict.status === 'UNEXPLAINED'">
       No part is named. See whether the family and the board are right, repeat what surprised you, or ask somebody.
@@ -68,7 +74,7 @@ async function end() {
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
     </template>
     <RepairList class="mt-4" />
-    <p class="caution mt-4">{{ visit!.diagnosis.unit.defer }}</p>
+    <p class="caution mt-4">{{ unit!.defer }}</p>
     <form v-if="!closed" class="close" @submit.prevent="end">
       <h2 class="h5">Close the visit</h2>
       <div class="outcomes" role="radiogroup" aria-label="How it ended">
@@ -78,8 +84,9 @@ async function end() {
       </div>
       <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
       <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
+      <p v-if="!outcome" class="soft">Say how it ended.</p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <button type="submit" class="key next mt-2" :disabled="!decided.trim()" data-test="close">Close the visit</button>
+      <button type="submit" class="key next mt-2" :disabled="!decided.trim() || !outcome || closing" data-test="close">{{ closing ? 'Saving what was entered' : 'Close the visit' }}</button>
     </form>
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
       >Page to print</RouterLink

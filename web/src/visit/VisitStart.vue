@@ -3,13 +3,13 @@ import { onMounted } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useHandle } from './handle'
 
-const { visit } = useHandle()
+const { visit, page } = useHandle()
 const router = useRouter()
 const route = useRoute()
 
 onMounted(() => {
   const v = visit.value
-  const name = v?.closedAt ? 'verdict' : v?.diagnosis.log.length ? 'work' : 'before'
+  const name = v?.closedAt ? 'verdict' : page.value?.log.length ? 'work' : 'before'
   void router.replace({ name, params: route.params })
 })
 </script>

@@ -4,9 +4,13 @@ import { computed, onMounted, onUnmounted, provide, ref } from 'vue'
 import { Problem } from '../api/client'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
-import { clock } from './format'
+import { clock, percent, timeOfDay } from './format'
 import { visitKey } from './handle'
 import KeyHelp from './KeyHelp.vue'
+import LoginInPlace from './LoginInPlace.vue'
+import PackNews from './PackNews.vue'
+import RefusedEntries from './RefusedEntries.vue'
+import ReopenVisit from './ReopenVisit.vue'
 
 const props = defineProps<{ id: string }>()
 const handle = useVisit(() => props.id)
@@ -17,11 +21,22 @@ const title = computed(() => {
   return job ? `${job.site} · ${job.unit}` : 'Visit'
 })
 const missing = computed(() => handle.error.value instanceof Problem && handle.error.value.status === 404)
-const waiting = computed(() => handle.outbox.value.length > 0 && handle.problem.value?.passing)
-const changes = computed(() => handle.visit.value?.diagnosis.changes ?? [])
+const waiting = computed(() => handle.waiting.value.length > 0 && handle.problem.value !== null)
+const changes = computed(() => handle.page.value?.changes ?? [])
+/** How far the unit is on its way to be ready, where that is what is waited for. */
+const progress = computed(() =>
+  handle.waitingFor.value instanceof Problem ? handle.waitingFor.value.progress : undefined,
+)
+const lostSession = computed(
+  () => handle.loginNeeded.value || (handle.error.value instanceof Problem && handle.error.value.status === 401),
+)
+async function loggedIn() {
+  await handle.resume()
+  if (handle.error.value) await handle.refetch()
+}
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1000)
-const since = (iso: string) => clock((now.value - Date.parse(iso)) / 1000)
+const since = (at: number) => clock((now.value - at) / 1000)
 const help = ref(false)
 
 function onKey(event: KeyboardEvent) {
@@ -33,8 +48,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <TopBar :title="title" />
-  <div v-if="handle.visit.value" class="visit">
+  <TopBar :title="title" stays />
+  <LoginInPlace v-if="lostSession" :waiting="handle.waiting.value.length" @done="loggedIn" />
+  <div v-if="handle.visit.value && handle.page.value" class="visit">
     <nav class="steps no-print" aria-label="Steps of the visit">
       <RouterLink :to="{ name: 'before', params: { id } }">1 Before<span class="long"> power</span></RouterLink>
       <RouterLink :to="{ name: 'power', params: { id } }">2 Power<span class="long"> and call</span></RouterLink>
@@ -44,15 +60,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>
     <p v-if="waiting" class="banner" role="status" data-test="outbox">
-      {{ handle.outbox.value.length }} kept on this screen, not yet saved. {{ handle.problem.value?.message }}
+      {{ handle.waiting.value.length }} kept on this device, not yet saved. {{ handle.problem.value?.message }}
     </p>
-    <p v-else-if="handle.visit.value.closedAt" class="banner" role="status">
-      This visit is closed. It can be read and printed.
-    </p>
+    <RefusedEntries v-if="handle.refused.value.length" />
+    <PackNews v-if="handle.visit.value.newerPack?.length" :differences="handle.visit.value.newerPack" />
+    <ReopenVisit v-if="handle.visit.value.closedAt" />
     <ul v-if="changes.length" class="changes" aria-label="Temporary changes in the unit" data-test="changes">
       <li v-for="c in changes" :key="c.id">
         <span><strong>Still in:</strong> {{ c.what }}</span>
-        <span class="mono">{{ since(c.since) }}</span>
+        <span class="num">{{ since(c.since) }}</span>
         <button
           v-if="!handle.visit.value.closedAt"
           type="button"
@@ -67,17 +83,37 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <RouterView />
     <KeyHelp v-model="help" />
   </div>
+  <main v-else-if="handle.visit.value" class="page" data-test="raw">
+    <h1 class="h4">This visit cannot be computed any more</h1>
+    <p>
+      The pack it was made with does not fit this version of the program. What was entered stands here as it was written;
+      nothing is lost.
+    </p>
+    <p v-if="handle.visit.value.job.verdict"><strong>Verdict then:</strong> {{ handle.visit.value.job.verdict }}</p>
+    <ol>
+      <li v-for="r in handle.visit.value.raw" :key="r.id">
+        {{ timeOfDay(r.madeAt) }} {{ r.kind }} <span class="soft">{{ r.text }}</span>
+      </li>
+    </ol>
+  </main>
   <main v-else-if="missing" class="page">
     <h1 class="h4">No such visit among yours</h1>
     <p>It may belong to a colleague. The lead can see all visits.</p>
     <RouterLink class="key next" to="/jobs">Jobs of the day</RouterLink>
   </main>
-  <main v-else-if="handle.error.value" class="page">
+  <main v-else-if="handle.error.value && !lostSession" class="page">
     <h1 class="h4">The visit cannot be fetched</h1>
     <p class="problem" role="alert">{{ handle.error.value.message }}</p>
     <button class="key next" type="button" @click="handle.refetch()">Try again</button>
   </main>
-  <main v-else class="page"><p class="soft">Fetching the visit.</p></main>
+  <main v-else class="page" role="status">
+    <template v-if="progress !== undefined">
+      <p>This unit is being made ready, {{ percent(progress) }}.</p>
+      <div class="track"><i :style="{ width: `${100 * progress}%` }"></i></div>
+    </template>
+    <p v-else-if="handle.waitingFor.value" class="soft">{{ handle.waitingFor.value.message }} Trying again.</p>
+    <p v-else class="soft">Fetching the visit.</p>
+  </main>
 </template>
 
 <style scoped lang="scss">
@@ -130,6 +166,16 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 }
 .changes li span:first-child {
   flex: 1;
+}
+
+.track {
+  height: 12px;
+  border: 2px solid var(--line);
+}
+.track i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
 }
 .banner {
   margin: 0;

@@ -12,31 +12,28 @@ import LogList from './LogList.vue'
 import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
 import SequenceTaps from './SequenceTaps.vue'
-import StripChart from './StripChart.vue'
 import SuspectBars from './SuspectBars.vue'
 import TemporaryChange from './TemporaryChange.vue'
+import TimingDiagram from './TimingDiagram.vue'
 import { useCallClock } from './useCallClock'
+import { useTest } from './useDetails'
 
-const { visit, add, problem, sending, outbox } = useHandle()
+const { visit, page: data, unit, add, problem, sending, waiting } = useHandle()
 const route = useRoute()
-const diagnosis = computed(() => visit.value!.diagnosis)
+const page = computed(() => data.value!)
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const chosenId = ref('')
-const tests = computed(() => {
-  const proof = diagnosis.value.verdict.proof.flatMap((p) => (p.test ? [p.test] : []))
-  const repeats = diagnosis.value.contradictions.map((c) => c.test)
-  return [...(diagnosis.value.next ? [diagnosis.value.next] : []), ...diagnosis.value.others, ...proof, ...repeats]
-})
-const chosen = computed(() => tests.value.find((t) => t.id === chosenId.value))
+const { data: fetched } = useTest(chosenId)
+const chosen = computed(() => (fetched.value?.id === chosenId.value ? fetched.value : undefined))
 /** The sequence is watched to its end, whatever is proposed meanwhile. */
 const watched = ref<TestView>()
-const test = computed(() => (closed.value ? undefined : (watched.value ?? chosen.value ?? diagnosis.value.next)))
-const others = computed(() => diagnosis.value.others.filter((t) => t.id !== test.value?.id))
+const test = computed(() =>
+  closed.value ? undefined : (watched.value ?? chosen.value ?? page.value.next ?? undefined),
+)
+const others = computed(() => page.value.others.filter((t) => t.id !== test.value?.id))
 const odd = computed(
   () =>
-    diagnosis.value.verdict.status === 'UNEXPLAINED' ||
-    diagnosis.value.contradictions.length > 0 ||
-    diagnosis.value.repeats.length > 0,
+    page.value.verdict.status === 'UNEXPLAINED' || page.value.contradictions.length > 0 || page.value.repeats.length > 0,
 )
 const free = ref(false)
 const changing = ref(false)
@@ -52,21 +49,14 @@ const panes = [
 ]
 const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
 const { seconds, place, end } = useCallClock(String(route.params.id))
-const events = computed(() =>
-  diagnosis.value.log
-    .filter((l) => l.counts && l.kind === 'EVENT')
-    .map((l) => ({
-      label: l.what.replace(/ (began|ended)$/, ''),
-      begins: l.what.endsWith('began'),
-      at: Number.parseFloat(l.found),
-    })),
+const runTime = computed(() => (seconds.value == null ? null : page.value.diagram.callAt + seconds.value))
+const fieldProblem = computed(() =>
+  problem.value && !problem.value.passing && problem.value.status !== 401 ? problem.value : null,
 )
-const runTime = computed(() => (seconds.value == null ? null : diagnosis.value.strip.callAt + seconds.value))
-const fieldProblem = computed(() => (problem.value && !problem.value.passing ? problem.value : null))
-const blocked = computed(() => sending.value || outbox.value.length > 0)
+const blocked = computed(() => sending.value || waiting.value.length > 0)
 
 watch(
-  () => diagnosis.value.log.filter((l) => !l.kind.startsWith('CHANGE')).length,
+  () => page.value.log.filter((l) => !l.kind.startsWith('CHANGE')).length,
   () => (chosenId.value = ''),
 )
 onKeyStroke(['c', 'C'], (event) => {
@@ -100,40 +90,39 @@ function pick(net: string) {
       v-if="test"
       class="area-next"
       :test="test"
-      :purpose="diagnosis.purpose"
+      :purpose="page.purpose"
       :chosen="Boolean(chosen)"
       :others="others"
-      :plan="chosen ? [] : diagnosis.plan"
       @choose="(id) => (chosenId = id)"
       @proposed="chosenId = ''"
-      @change="(text) => add({ kind: 'CHANGE_IN', text })"
+      @change="add({ kind: 'CHANGE_IN', test: test.id })"
     />
     <section v-else class="area-next done" data-test="done">
       <h1 class="h5 m-0">
-        {{ closed ? 'Closed' : diagnosis.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
+        {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
       </h1>
-      <p class="what">{{ diagnosis.verdict.label }}, {{ percent(diagnosis.verdict.probability) }}</p>
+      <p class="what">{{ page.verdict.label }}, {{ percent(page.verdict.probability) }}</p>
       <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
         >To the verdict</RouterLink
       >
     </section>
     <div v-if="odd" class="area-odd" role="status" data-test="odd">
-      <p v-if="diagnosis.verdict.status === 'UNEXPLAINED'" class="problem">
-        No fault on the list explains what was found ({{ percent(diagnosis.unexplained) }}). No part is named.
-        <template v-if="diagnosis.wouldExplain.length"
-          >What would, by the wiring and the physics alone: <strong>{{ diagnosis.wouldExplain.join('; ') }}</strong>.
+      <p v-if="page.verdict.status === 'UNEXPLAINED'" class="problem">
+        No fault on the list explains what was found ({{ percent(page.unexplained) }}). No part is named.
+        <template v-if="page.wouldExplain.length"
+          >What would, by the wiring and the physics alone: <strong>{{ page.wouldExplain.join('; ') }}</strong>.
           Look there first.
         </template>
         <template v-else>Is it this family, this board? Repeat what surprised you, or ask somebody.</template>
       </p>
-      <p v-for="c in diagnosis.contradictions" :key="c.repeat + c.other" class="problem">
+      <p v-for="c in page.contradictions" :key="c.repeat + c.other" class="problem">
         Cannot both be right: {{ c.repeat }} · {{ c.other }}.
         <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">
           Repeat the first, {{ minutes(c.test.minutes) }}
         </button>
       </p>
-      <p v-if="!diagnosis.contradictions.length && diagnosis.repeats.length" class="problem">
-        Does not fit the rest, worth repeating: {{ diagnosis.repeats.join('; ') }}
+      <p v-if="!page.contradictions.length && page.repeats.length" class="problem">
+        Does not fit the rest, worth repeating: {{ page.repeats.join('; ') }}
       </p>
     </div>
     <nav class="swipe" aria-label="Panes">
@@ -150,7 +139,7 @@ function pick(net: string) {
               Call placed now
             </button>
             <button v-else-if="seconds != null" type="button" class="key" @click="sequenceWatched">
-              <span class="mono">{{ clock(seconds) }}</span> stop clock
+              <span class="num">{{ clock(seconds) }}</span> stop clock
             </button>
           </div>
           <SequenceTaps
@@ -158,11 +147,11 @@ function pick(net: string) {
             :seconds="seconds"
             @done="sequenceWatched"
           />
-          <StripChart :strip="diagnosis.strip" :mark="test?.at ?? null" :now="runTime" :events="events" />
+          <TimingDiagram :diagram="page.diagram" :mark="test?.at ?? null" :now="runTime" :taps="page.taps" />
         </section>
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
           <div class="pane-head">
-            <h2 class="eyebrow">points{{ test ? `, sound unit at: ${test.moment}` : '' }}</h2>
+            <h2 class="eyebrow">points{{ test ? `, in good order at: ${test.moment}` : '' }}</h2>
             <button v-if="!closed" type="button" class="key quiet" data-test="change" @click="changing = !changing">
               temporary change
             </button>
@@ -171,17 +160,17 @@ function pick(net: string) {
             </button>
           </div>
           <TemporaryChange v-if="changing && !closed" @done="changing = false" />
-          <FreeReading v-if="free && !closed" :unit="diagnosis.unit" :picked="picked" @taken="free = false" />
-          <LadderDrawing :rungs="diagnosis.ladder" :black="test?.black" :red="test?.red" @pick="pick" />
+          <FreeReading v-if="free && !closed" :unit="unit!" :picked="picked" @taken="free = false" />
+          <LadderDrawing :rungs="page.ladder" :readings="page.readings" :black="test?.black" :red="test?.red" @pick="pick" />
         </section>
       </div>
       <section ref="paneSuspects" class="pane right" aria-label="Suspects, proof and log" tabindex="0">
-        <SuspectBars :suspects="diagnosis.suspects" />
-        <div v-if="diagnosis.verdict.status !== 'NOT_YET'" class="mt-2">
+        <SuspectBars :suspects="page.suspects" :others="page.cleared" />
+        <div v-if="page.verdict.status !== 'NOT_YET'" class="mt-2">
           <h2 class="eyebrow">proof</h2>
-          <ProofList :verdict="diagnosis.verdict" actions @choose="(id) => (chosenId = id)" />
+          <ProofList :verdict="page.verdict" actions @choose="(id) => (chosenId = id)" />
         </div>
-        <LogList class="mt-2" :log="diagnosis.log" :closed="closed" />
+        <LogList class="mt-2" :log="page.log" :closed="closed" />
       </section>
     </div>
     <section v-if="test?.sequence" class="area-pad" aria-label="Watch the sequence">
@@ -200,7 +189,7 @@ function pick(net: string) {
       @take="take"
       @answer="answer"
     />
-    <p class="area-defer soft">{{ diagnosis.unit.defer }}</p>
+    <p class="area-defer soft">{{ unit!.defer }}</p>
   </main>
 </template>
 

@@ -15,8 +15,8 @@ export function useLampPreview(visit: string) {
     try {
       const entry = {
         id: crypto.randomUUID(),
-        madeAt: new Date().toISOString(),
-        kind: 'TRACE' as const,
+        madeAt: Date.now(),
+        kind: 'FILM' as const,
         board,
         trace: recorded,
       }

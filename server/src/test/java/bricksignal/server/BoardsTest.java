@@ -94,15 +94,15 @@ class BoardsTest {
         String unit = unitWith("");
         String visit = visitTo(unit);
         assertThat(ines.post("/api/units/" + unit + "/board", Map.of("board", name)).status()).isEqualTo(200);
-        JsonNode before = ines.add(visit, entry("PATTERN", "pattern", "9 flashes")).json().get("diagnosis");
-        assertThat(before.get("log").get(0).get("explanation").asString()).isEqualTo("ignition lockout");
+        JsonNode before = ines.add(visit, entry("PATTERN", "pattern", "9 flashes")).json().get("page");
+        assertThat(before.get("log").get(0).get("judgement").asString()).isEqualTo("ignition lockout");
         ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "later"));
         ines.post("/api/overlays", draft(name, "9 flashes", "limit or rollout open"));
-        assertThat(ines.get("/api/visits/" + visit).json().get("diagnosis").get("log").get(0).get("explanation").asString())
+        assertThat(ines.get("/api/visits/" + visit).json().get("page").get("log").get(0).get("judgement").asString())
                 .as("kept as it was closed").isEqualTo("ignition lockout");
         String next = visitTo(unit);
-        assertThat(ines.add(next, entry("PATTERN", "pattern", "9 flashes")).json().get("diagnosis").get("log").get(0)
-                .get("explanation").asString()).as("the newest").isEqualTo("limit or rollout open");
+        assertThat(ines.add(next, entry("PATTERN", "pattern", "9 flashes")).json().get("page").get("log").get(0)
+                .get("judgement").asString()).as("the newest").isEqualTo("limit or rollout open");
     }
 
     @Test
@@ -127,10 +127,10 @@ class BoardsTest {
         Client.Reply read = ines.postCsv("/api/lamp/csv", csv.toString());
         assertThat(read.status()).isEqualTo(200);
         Object trace = Client.plain(read.json().get("trace"));
-        JsonNode seen = ines.post("/api/visits/" + visit + "/lamp", entry("TRACE", "trace", trace)).json();
+        JsonNode seen = ines.post("/api/visits/" + visit + "/lamp", entry("FILM", "trace", trace)).json();
         assertThat(seen.get("weights").get(0).get("pattern").asString()).isEqualTo("3 flashes");
         assertThat(seen.get("flashes").size()).isBetween(10, 12);
-        JsonNode log = ines.add(visit, entry("TRACE", "trace", trace)).json().get("diagnosis").get("log");
+        JsonNode log = ines.add(visit, entry("FILM", "trace", trace)).json().get("page").get("log");
         assertThat(log.get(0).get("found").asString()).startsWith("3 flashes");
     }
 
@@ -162,14 +162,14 @@ class BoardsTest {
         assertThat(view.get("twins")).hasSize(2);
         ines.add(visit, entry("PATTERN", "board", "unit-board", "pattern", "off"));
         for (JsonNode twin : view.get("twins")) {
-            ines.add(visit, entry("TWIN", "unit", twin.get("id").asString(), "yes", true));
+            ines.add(visit, entry("TWIN", "unit", twin.get("id").asString(), "alike", true));
         }
-        JsonNode after = ines.add(visit, entry("RESET", "yes", true)).json();
-        assertThat(after.get("diagnosis").get("wasReset").asBoolean()).isTrue();
-        assertThat(after.get("twins").get(0).get("same").asBoolean()).isTrue();
-        assertThat(after.get("diagnosis").get("suspects").get(0).get("id").asString()).isIn("fire-alarm", "supply-low", "phase-reversed");
-        JsonNode taken = ines.add(visit, entry("TWIN", "unit", view.get("twins").get(0).get("id").asString(), "yes", false)).json();
-        assertThat(taken.get("twins").get(0).get("same").asBoolean()).as("the last word on a twin counts").isFalse();
-        assertThat(ines.add(visit, entry("TWIN", "yes", true)).status()).isEqualTo(422);
+        JsonNode after = ines.add(visit, entry("POWER_CYCLED", "yes", true)).json();
+        assertThat(after.get("page").get("powerCycled").asBoolean()).isTrue();
+        assertThat(after.get("twins").get(view.get("twins").get(0).get("id").asString()).asBoolean()).isTrue();
+        assertThat(after.get("page").get("suspects").get(0).get("id").asString()).isIn("fire-alarm", "supply-low", "phase-reversed");
+        JsonNode taken = ines.add(visit, entry("TWIN", "unit", view.get("twins").get(0).get("id").asString(), "alike", false)).json();
+        assertThat(taken.get("twins").get(view.get("twins").get(0).get("id").asString()).asBoolean()).as("the last word on a twin counts").isFalse();
+        assertThat(ines.add(visit, entry("TWIN", "alike", true)).status()).isEqualTo(422);
     }
 }

@@ -109,7 +109,7 @@ public final class Client {
         Map<String, Object> entry = new LinkedHashMap<>();
         entry.put("id", UUID.randomUUID().toString());
         entry.put("kind", kind);
-        entry.put("madeAt", "2026-11-24T10:00:00Z");
+        entry.put("madeAt", 1_764_000_000_000L);
         for (int i = 0; i < more.length; i += 2) {
             entry.put((String) more[i], more[i + 1]);
         }

@@ -26,9 +26,9 @@ class RestartTest {
             try (RunningServer.Instance second = RunningServer.Instance.on(cluster);
                     RunningServer.Instance third = RunningServer.Instance.on(cluster)) {
                 JsonNode after = ines.at(second.url()).get("/api/visits/" + visit).json();
-                assertThat(after.get("diagnosis")).isEqualTo(before.get("diagnosis"));
+                assertThat(after.get("page")).isEqualTo(before.get("page"));
                 ines.at(second.url()).add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
-                assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(2);
+                assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("page").get("log")).hasSize(2);
                 assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(10);
             }
         }
@@ -47,7 +47,7 @@ class RestartTest {
             assertThat(away.detail()).contains("Nothing is lost");
             cluster.start();
             assertThat(ines.add(visit, reading).status()).isEqualTo(200);
-            assertThat(ines.get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(1);
+            assertThat(ines.get("/api/visits/" + visit).json().get("page").get("log")).hasSize(1);
         }
     }
 }

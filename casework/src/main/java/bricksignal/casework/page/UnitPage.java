@@ -26,11 +26,11 @@ public record UnitPage(String key, String pack, String title, String duty, List<
         List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, Message defer) {
 
     /** A lamp, by what its flashes differ, and its chart. */
-    public record BoardLamp(String board, String label, List<String> marks, List<Code> chart) {
+    public record BoardLamp(String board, String label, List<String> marks, List<ChartCode> chart) {
     }
 
     /** A line of the chart on the door. */
-    public record Code(String pattern, String condition, boolean blinks, String generation) {
+    public record ChartCode(String pattern, String condition, boolean blinks, String generation) {
     }
 
     /** A point to probe. */
@@ -81,7 +81,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
         List<String> marks = chart.patterns().stream().flatMap(p -> p.marks().stream()).filter(m -> !m.isEmpty()).distinct()
                 .toList();
         return new BoardLamp(board, model.boardLabel(board), marks, chart.generations().stream().flatMap(g -> g.codes().stream()
-                .map(c -> new Code(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name()))).toList());
+                .map(c -> new ChartCode(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name()))).toList());
     }
 
     private static Call call(UnitModel model, CallAdvice call) {

@@ -17,7 +17,8 @@ final class DatabaseAway {
 
     /**
      * True if the connection was refused, lost or cut: SQL states of class 08 (connection), 57P (shut down, starting up), 53
-     * (no room), and whatever the driver calls transient or recoverable.
+     * (no room), none at all (the pool's own word that a connection is closed), and whatever the driver calls transient or
+     * recoverable.
      */
     static boolean is(Throwable failure) {
         Throwable at = failure;
@@ -33,6 +34,6 @@ final class DatabaseAway {
     }
 
     private static boolean away(@org.jspecify.annotations.Nullable String state) {
-        return state != null && (state.startsWith("08") || state.startsWith("57P") || state.startsWith("53"));
+        return state == null || state.startsWith("08") || state.startsWith("57P") || state.startsWith("53");
     }
 }

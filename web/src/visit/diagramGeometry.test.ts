@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { LEFT, outline, scale } from './stripGeometry'
+import { LEFT, outline, scale } from './diagramGeometry'
 
-describe('strip', () => {
+describe('diagram', () => {
   const x = scale({ from: 0, to: 100 }, LEFT + 8 + 200)
   it('lays the window over the width', () => {
     expect(x(0)).toBe(LEFT)

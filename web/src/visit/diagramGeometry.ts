@@ -1,12 +1,12 @@
-import type { Strip } from '../api/client'
+import type { Diagram } from '../api/client'
 
 export const ROW = 26
 export const LEFT = 96
 export const TOP = 46
 
-/** Where a time lies on the strip, in units of the drawing. */
-export function scale(strip: Pick<Strip, 'from' | 'to'>, width: number): (t: number) => number {
-  return (t) => LEFT + ((t - strip.from) / (strip.to - strip.from)) * (width - LEFT - 8)
+/** Where a time lies on the diagram, in units of the drawing. */
+export function scale(diagram: Pick<Diagram, 'from' | 'to'>, width: number): (t: number) => number {
+  return (t) => LEFT + ((t - diagram.from) / (diagram.to - diagram.from)) * (width - LEFT - 8)
 }
 
 /** The thin outline of a channel: low, high while it should be on, low again. */

@@ -1,31 +1,31 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import type { Strip } from '../api/client'
+import type { Diagram, Tap } from '../api/client'
 import { clock } from './format'
-import { LEFT, outline, ROW, scale, TOP } from './stripGeometry'
+import { LEFT, outline, ROW, scale, TOP } from './diagramGeometry'
 
 const props = defineProps<{
-  strip: Strip
+  diagram: Diagram
   mark?: number | null
   now?: number | null
-  events?: { label: string; begins: boolean; at: number }[]
+  taps?: Tap[]
 }>()
 const figure = ref<HTMLElement>()
 const { width: measured } = useElementSize(figure)
 const width = computed(() => Math.max(300, Math.round(measured.value || 760)))
-const height = computed(() => TOP + props.strip.channels.length * ROW + 22)
-const x = computed(() => scale(props.strip, width.value))
+const height = computed(() => TOP + props.diagram.channels.length * ROW + 22)
+const x = computed(() => scale(props.diagram, width.value))
 const rows = computed(() =>
-  props.strip.channels.map((channel, i) => {
+  props.diagram.channels.map((channel, i) => {
     const low = TOP + (i + 1) * ROW - 6
     return {
-      seen: (props.events ?? [])
-        .filter((e) => e.label === channel.label)
-        .map((e) => ({ x: x.value(props.strip.callAt + e.at), begins: e.begins })),
+      seen: (props.taps ?? [])
+        .filter((e) => e.channel === channel.id)
+        .map((e) => ({ x: x.value(props.diagram.callAt + e.seconds), begins: e.begins })),
       channel,
       low,
-      outline: outline(channel.expected, x.value, props.strip.from, props.strip.to, low, low - 16),
+      outline: outline(channel.expected, x.value, props.diagram.from, props.diagram.to, low, low - 16),
       ink: channel.believed.map((b) => ({
         x: x.value(b.from),
         width: Math.max(1, x.value(b.to) - x.value(b.from)),
@@ -38,11 +38,11 @@ const rows = computed(() =>
 const step = computed(() => (width.value < 500 ? 30 : 15))
 const ticks = computed(() => {
   const list = []
-  for (let t = props.strip.callAt; x.value(t) < width.value - 20; t += step.value) list.push(t)
+  for (let t = props.diagram.callAt; x.value(t) < width.value - 20; t += step.value) list.push(t)
   return list
 })
 const stages = computed(() =>
-  [...props.strip.stages]
+  [...props.diagram.stages]
     .sort((a, b) => a.from - b.from)
     .filter((s) => x.value(s.to) - x.value(s.from) > (width.value < 500 ? 8 : 14)),
 )
@@ -53,11 +53,11 @@ const current = computed(() => {
 </script>
 
 <template>
-  <figure ref="figure" class="strip" data-test="strip">
+  <figure ref="figure" class="diagram" data-test="diagram">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      :aria-label="`Timing of the unit: ${strip.channels.map((c) => c.label).join(', ')}`"
+      :aria-label="`Timing of the unit: ${diagram.channels.map((c) => c.label).join(', ')}`"
     >
       <g v-for="(s, i) in stages" :key="s.id">
         <line :x1="x(s.from)" :x2="x(s.from)" :y1="TOP - 8" :y2="height - 20" class="stage-line" />
@@ -76,14 +76,14 @@ const current = computed(() => {
       </g>
       <g v-for="t in ticks" :key="t">
         <line :x1="x(t)" :x2="x(t)" :y1="height - 22" :y2="height - 17" class="tick" />
-        <text :x="x(t)" :y="height - 4" class="time">{{ clock(t - strip.callAt) }}</text>
+        <text :x="x(t)" :y="height - 4" class="time">{{ clock(t - diagram.callAt) }}</text>
       </g>
-      <g v-if="mark != null && mark >= strip.from && mark <= strip.to">
+      <g v-if="mark != null && mark >= diagram.from && mark <= diagram.to">
         <line :x1="x(mark)" :x2="x(mark)" :y1="TOP - 8" :y2="height - 20" class="mark" />
         <path :d="`M${x(mark) - 7} ${TOP - 8}h14l-7 9z`" class="mark-head" />
       </g>
       <line
-        v-if="now != null && now <= strip.to"
+        v-if="now != null && now <= diagram.to"
         :x1="x(now)"
         :x2="x(now)"
         :y1="TOP - 8"
@@ -113,7 +113,7 @@ const current = computed(() => {
   stroke: var(--next);
   stroke-width: 2;
 }
-.strip {
+.diagram {
   margin: 0;
 }
 svg {
@@ -135,7 +135,6 @@ text {
 }
 .time {
   text-anchor: middle;
-  font-family: 'B612 Mono', monospace;
   font-size: 11px;
 }
 .outline {

@@ -1,0 +1,119 @@
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, shallowRef, toRaw } from 'vue'
+import { Problem, type Entry, type NewEntry } from './client'
+import { outboxStore, takeOver, type Kept, type OutboxStore } from './outboxStore'
+
+const RETRY_MS = 3000
+
+/**
+ * Entries on their way to the server. An entry gets its id here and stays on the device until the server has it or a person
+ * discards it:
+ * - no network, 429 and 5xx: it waits and is sent again;
+ * - 401: everything waits until somebody logs in, then it goes on;
+ * - 403: the page's token is made new and it is sent once more;
+ * - anything else: the server has refused it. It stays on the screen with the reason, to be corrected or discarded, and what comes
+ *   after it goes on.
+ */
+export function useOutbox(
+  visit: string,
+  send: (entry: Entry) => Promise<void>,
+  renew: () => Promise<void>,
+  store: OutboxStore = outboxStore(),
+) {
+  const all = shallowRef<Kept[]>([])
+  const waiting = computed(() => all.value.filter((k) => !k.refused))
+  const refused = computed(() => all.value.filter((k) => k.refused))
+  const problem = ref<Problem | null>(null)
+  const loginNeeded = ref(false)
+  const sending = ref(false)
+  const loaded = takeOver(visit, store)
+    .then(() => store.of(visit))
+    .then((kept) => (all.value = [...kept, ...all.value]))
+
+  async function keep(kept: Kept) {
+    const others = all.value.filter((k) => k.id !== kept.id)
+    all.value = [...others, kept].sort((a, b) => a.place - b.place)
+    await store.put(kept)
+  }
+
+  async function drop(id: string) {
+    await store.remove(id)
+    all.value = all.value.filter((k) => k.id !== id)
+  }
+
+  async function attempt(kept: Kept): Promise<Problem | null> {
+    try {
+      await send(kept.entry)
+      return null
+    } catch (failure) {
+      const told = failure instanceof Problem ? failure : new Problem(0, String(failure))
+      if (told.status !== 403) return told
+      await renew().catch(() => undefined)
+      return send(kept.entry).then(
+        () => null,
+        (again: unknown) => (again instanceof Problem ? again : new Problem(0, String(again))),
+      )
+    }
+  }
+
+  /** Sends what waits, oldest first; true when nothing waits any more and nothing was refused. */
+  async function flush(): Promise<boolean> {
+    await loaded
+    if (sending.value) return false
+    sending.value = true
+    let whole = true
+    try {
+      for (let next = waiting.value[0]; next; next = waiting.value[0]) {
+        const told = await attempt(next)
+        if (!told) {
+          await drop(next.id)
+          problem.value = null
+          continue
+        }
+        problem.value = told
+        loginNeeded.value = told.status === 401
+        if (told.status === 401 || told.passing) return false
+        whole = false
+        await keep({ ...next, refused: { message: told.message, field: told.field, status: told.status } })
+      }
+      return whole
+    } finally {
+      sending.value = false
+    }
+  }
+
+  /** Adds an entry; true when the server has it. */
+  async function add(entry: NewEntry): Promise<boolean> {
+    await loaded
+    problem.value = null
+    const id = crypto.randomUUID()
+    const whole = JSON.parse(JSON.stringify({ ...toRaw(entry), id, madeAt: Date.now() })) as Entry
+    await keep({ id, visit, place: Date.now() + all.value.length / 1000, entry: whole })
+    await flush()
+    return !all.value.some((k) => k.id === id)
+  }
+
+  /** Sends a refused entry again, with other fields perhaps: a new entry in its place. */
+  async function correct(id: string, fields: Record<string, unknown>): Promise<boolean> {
+    const kept = all.value.find((k) => k.id === id)
+    if (!kept) return true
+    problem.value = null
+    await keep({ ...kept, entry: { ...kept.entry, ...fields } as Entry, refused: undefined })
+    await flush()
+    return !all.value.some((k) => k.id === id)
+  }
+
+  /** Goes on after somebody logged in. */
+  async function resume() {
+    loginNeeded.value = false
+    problem.value = null
+    await renew().catch(() => undefined)
+    return flush()
+  }
+
+  useIntervalFn(() => {
+    if (waiting.value.length > 0 && !loginNeeded.value) void flush()
+  }, RETRY_MS)
+
+  return { waiting, refused, problem, loginNeeded, sending, add, correct, discard: drop, flush, resume }
+}

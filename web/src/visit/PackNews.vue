@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Visit } from '../api/client'
+import { useHandle } from './handle'
+
+defineProps<{ differences: NonNullable<Visit['newerPack']> }>()
+const { visit, goOver } = useHandle()
+const open = ref(false)
+const busy = ref(false)
+const problem = ref('')
+const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: 'taken out' }
+
+async function over() {
+  busy.value = true
+  problem.value = ''
+  try {
+    await goOver()
+  } catch (failure) {
+    problem.value = (failure as Error).message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <section v-if="!visit!.closedAt" class="news" aria-label="A newer pack" data-test="pack-news">
+    <p>
+      <strong>The pack of this unit is newer than this visit.</strong> The visit goes on with the one it was opened with
+      until you go over.
+    </p>
+    <button type="button" class="key quiet" :aria-expanded="open" @click="open = !open">
+      what differs ({{ differences.length }})
+    </button>
+    <button type="button" class="key" :disabled="busy" data-test="go-over" @click="over">
+      Go over to the newer pack
+    </button>
+    <ul v-if="open">
+      <li v-for="d in differences" :key="`${d.section}/${d.name}`">
+        {{ d.section }}<template v-if="d.name">: {{ d.name }}</template> <span class="soft">{{ words[d.kind] }}</span>
+      </li>
+    </ul>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.news {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 1rem;
+  padding: 0.35rem 1rem;
+  border-bottom: 2px solid var(--line);
+  background: var(--paper-2);
+}
+p {
+  margin: 0;
+  flex: 1 1 20rem;
+}
+ul {
+  flex: 1 1 100%;
+  columns: 3 14rem;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useHandle } from './handle'
+
+const { visit, reopen } = useHandle()
+const asking = ref(false)
+const reason = ref('')
+const problem = ref('')
+
+async function again() {
+  problem.value = ''
+  try {
+    await reopen(reason.value)
+  } catch (failure) {
+    problem.value = (failure as Error).message
+  }
+}
+</script>
+
+<template>
+  <section class="closed no-print" data-test="closed">
+    <p>This visit is closed. It can be read and printed.</p>
+    <template v-if="visit!.mayReopen">
+      <button v-if="!asking" type="button" class="key quiet" data-test="reopen" @click="asking = true">
+        Open it again
+      </button>
+      <form v-else @submit.prevent="again">
+        <label for="reopen-why">Why it is opened again, for the record</label>
+        <input id="reopen-why" v-model="reason" class="form-control field" maxlength="500" required />
+        <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">Open it again</button>
+      </form>
+    </template>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.closed {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 1rem;
+  padding: 0.35rem 1rem;
+  border-bottom: 2px solid var(--line);
+  background: var(--paper-2);
+}
+.closed p {
+  margin: 0;
+  font-weight: 700;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  align-items: center;
+}
+.field {
+  max-width: 20rem;
+}
+</style>

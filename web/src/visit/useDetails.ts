@@ -1,0 +1,44 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, type Ref } from 'vue'
+import { answer, api, type Chain, type Repair, type TestLine, type TestView, type Way } from '../api/client'
+import { useHandle } from './handle'
+
+/** Something of a case that is fetched when somebody looks at it, and anew after each entry. */
+function useDetail<T>(name: string, fetched: (id: string) => Promise<T>) {
+  const { id, page } = useHandle()
+  return useQuery({
+    queryKey: computed(() => ['visit', id, name, page.value?.entries]),
+    queryFn: () => fetched(id),
+    placeholderData: keepPreviousData,
+  })
+}
+
+export const useChains = () =>
+  useDetail('chains', (id) => answer<Chain[]>(api.GET('/api/visits/{id}/chains', { params: { path: { id } } })))
+
+export const useChecksBefore = () =>
+  useDetail('before', (id) => answer<TestLine[]>(api.GET('/api/visits/{id}/before', { params: { path: { id } } })))
+
+export const useRepairs = () =>
+  useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))
+
+/** The plan, once somebody asks why. */
+export function usePlan(asked: Ref<boolean>) {
+  const { id, page } = useHandle()
+  return useQuery({
+    queryKey: computed(() => ['visit', id, 'plan', page.value?.entries]),
+    queryFn: () => answer<Way[]>(api.GET('/api/visits/{id}/plan', { params: { path: { id } } })),
+    enabled: asked,
+  })
+}
+
+/** A test that somebody chose; nothing while none is chosen. */
+export function useTest(test: Ref<string>) {
+  const { id, page } = useHandle()
+  return useQuery({
+    queryKey: computed(() => ['visit', id, 'test', test.value, page.value?.entries]),
+    queryFn: () =>
+      answer<TestView>(api.GET('/api/visits/{id}/tests/{test}', { params: { path: { id, test: test.value } } })),
+    enabled: computed(() => test.value !== ''),
+  })
+}
