@@ -13,6 +13,7 @@ export default ts.config(
       'vue/html-self-closing': 'off',
       'vue/html-closing-bracket-newline': 'off',
       'vue/html-indent': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
     },
   },
   { ignores: ['src/api/schema.d.ts'] },

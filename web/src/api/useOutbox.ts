@@ -5,6 +5,28 @@ import { outboxStore, takeOver, type Kept, type OutboxStore } from './outboxStor
 
 const RETRY_MS = 3000
 
+/** What an entry is about: all of it but what a person says of it. */
+function about(entry: NewEntry): string {
+  const said = new Set([
+    'id',
+    'madeAt',
+    'reading',
+    'text',
+    'pattern',
+    'yes',
+    'seconds',
+    'taps',
+    'holds',
+    'marks',
+    'trace',
+  ])
+  return JSON.stringify(
+    Object.entries(entry)
+      .filter(([field, value]) => !said.has(field) && value !== undefined)
+      .sort(),
+  )
+}
+
 /**
  * Entries on their way to the server. An entry gets its id here and stays on the device until the server has it or a person
  * discards it:
@@ -56,10 +78,16 @@ export function useOutbox(
     }
   }
 
-  /** Sends what waits, oldest first; true when nothing waits any more and nothing was refused. */
-  async function flush(): Promise<boolean> {
+  let running: Promise<boolean> | null = null
+
+  /** Sends what waits, oldest first, one at a time; true when nothing waits any more and nothing was refused. */
+  function flush(): Promise<boolean> {
+    running ??= sendAll().finally(() => (running = null))
+    return running
+  }
+
+  async function sendAll(): Promise<boolean> {
     await loaded
-    if (sending.value) return false
     sending.value = true
     let whole = true
     try {
@@ -82,25 +110,32 @@ export function useOutbox(
     }
   }
 
-  /** Adds an entry; true when the server has it. */
+  /** Adds an entry, in place of a refused one about the same thing; true when the server has it. */
   async function add(entry: NewEntry): Promise<boolean> {
     await loaded
+    const before = refused.value.find((k) => about(k.entry) === about(entry))
+    if (before) return correct(before.id, toRaw(entry))
     problem.value = null
     const id = crypto.randomUUID()
     const whole = JSON.parse(JSON.stringify({ ...toRaw(entry), id, madeAt: Date.now() })) as Entry
     await keep({ id, visit, place: Date.now() + all.value.length / 1000, entry: whole })
+    return sentNow(id)
+  }
+
+  /** Sends; once more where the sending under way had just ended when this was added. */
+  async function sentNow(id: string): Promise<boolean> {
     await flush()
+    if (waiting.value.some((k) => k.id === id) && !problem.value) await flush()
     return !all.value.some((k) => k.id === id)
   }
 
   /** Sends a refused entry again, with other fields perhaps: a new entry in its place. */
-  async function correct(id: string, fields: Record<string, unknown>): Promise<boolean> {
+  async function correct(id: string, fields: object): Promise<boolean> {
     const kept = all.value.find((k) => k.id === id)
     if (!kept) return true
     problem.value = null
     await keep({ ...kept, entry: { ...kept.entry, ...fields } as Entry, refused: undefined })
-    await flush()
-    return !all.value.some((k) => k.id === id)
+    return sentNow(id)
   }
 
   /** Goes on after somebody logged in. */

@@ -1,72 +1,82 @@
+import 'fake-indexeddb/auto'
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { useVisit, type VisitHandle } from './useVisit'
 
-const visit = { job: { id: 'v1' }, diagnosis: { log: [] } }
+const visit = { job: { id: 'v1', state: 'PLANNED' }, page: { entries: 0 }, twinsSaid: {}, openedAt: null }
 const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
+const settled = async () => {
+  for (let i = 0; i < 30; i++) await flushPromises()
+}
 
-function mounted(): VisitHandle {
+let asked: string[]
+let reply: (path: string, method: string) => Response
+
+function mounted(id = crypto.randomUUID()): VisitHandle {
   let handle: VisitHandle | undefined
-  const page = defineComponent({
-    setup() {
-      handle = useVisit('v1')
-      return () => h('p')
-    },
-  })
-  mount(page, { global: { plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]] } })
+  mount(
+    defineComponent({
+      setup() {
+        handle = useVisit(id)
+        return () => h('p')
+      },
+    }),
+    { global: { plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]] } },
+  )
   return handle!
 }
 
-describe('outbox', () => {
-  const posts: Request[] = []
-  let reply: () => Response | Promise<Response>
-
+describe('visit', () => {
   beforeEach(() => {
-    vi.useFakeTimers()
-    localStorage.clear()
-    posts.length = 0
+    asked = []
+    reply = (path, method) =>
+      method === 'GET'
+        ? json(visit)
+        : path.endsWith('/log')
+          ? json({ page: { entries: 1 }, twins: { u: true } })
+          : json(visit)
     vi.stubGlobal('fetch', async (request: Request) => {
-      if (request.method !== 'POST') return json(visit)
-      posts.push(request.clone())
-      return reply()
+      const path = new URL(request.url, 'http://x').pathname
+      asked.push(`${request.method} ${path.replace(/[0-9a-f-]{36}/, 'ID')}`)
+      return reply(path, request.method)
     })
   })
-  afterEach(() => {
-    vi.useRealTimers()
-    vi.unstubAllGlobals()
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('shows the answer to an entry without asking again', async () => {
+    const handle = mounted()
+    await settled()
+    expect(await handle.add({ kind: 'TWIN', unit: 'u', alike: true })).toBe(true)
+    expect(handle.page.value).toEqual({ entries: 1 })
+    expect(handle.visit.value!.twinsSaid).toEqual({ u: true })
+    expect(handle.visit.value!.job.state).toBe('OPEN')
+    expect(asked.filter((a) => a.startsWith('GET'))).toHaveLength(1)
   })
 
-  it('keeps an entry while the server is away and sends the same one again', async () => {
-    reply = () => Promise.reject(new TypeError('network'))
+  it('closes only when everything entered is with the server', async () => {
     const handle = mounted()
-    expect(await handle.add({ kind: 'READING', test: 't', reading: '27' })).toBe(false)
-    expect(handle.outbox.value).toHaveLength(1)
-    expect(handle.problem.value?.passing).toBe(true)
-    reply = () => json(visit)
-    await vi.advanceTimersByTimeAsync(3500)
-    await flushPromises()
-    expect(handle.outbox.value).toHaveLength(0)
-    const ids = await Promise.all(posts.map(async (p) => ((await p.json()) as { id: string }).id))
-    expect(ids).toHaveLength(2)
-    expect(ids[0]).toBe(ids[1])
+    await settled()
+    reply = (path) => (path.endsWith('/log') ? json({ detail: 'away' }, 503) : json(visit))
+    await handle.add({ kind: 'NOTE', text: 'x' })
+    await expect(handle.close('FIXED', 'done')).rejects.toThrow('not saved yet')
+    expect(asked.some((a) => a.endsWith('/close'))).toBe(false)
   })
 
-  it('does not keep what the server refused, and tells why', async () => {
-    reply = () => json({ detail: "'abc' is not a number", field: 'reading' }, 422)
+  it('does not close over a refused entry', async () => {
     const handle = mounted()
-    expect(await handle.add({ kind: 'READING', test: 't', reading: 'abc' })).toBe(false)
-    expect(handle.outbox.value).toHaveLength(0)
-    expect(handle.problem.value?.message).toContain('not a number')
-    expect(handle.problem.value?.field).toBe('reading')
+    await settled()
+    reply = (path) => (path.endsWith('/log') ? json({ detail: 'no' }, 422) : json(visit))
+    await handle.add({ kind: 'NOTE', text: 'x' })
+    await expect(handle.close('FIXED', 'done')).rejects.toThrow('refused')
   })
 
-  it('keeps an entry when the database is away', async () => {
-    reply = () => json({ detail: 'The database is away.' }, 503)
+  it('tells how far a unit is on its way to be ready', async () => {
+    reply = () => json({ detail: 'being made ready', progress: 0.4 }, 503)
     const handle = mounted()
-    await handle.add({ kind: 'NOTE', text: 'hello' })
-    expect(handle.outbox.value).toHaveLength(1)
+    await settled()
+    expect(handle.waitingFor.value).toMatchObject({ progress: 0.4, passing: true })
   })
 })

@@ -36,7 +36,8 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
   }
   const outbox = useOutbox(
     visitId,
-    async (entry: Entry) => taken(await answer<LogAnswer>(api.POST('/api/visits/{id}/log', { params: path, body: entry }))),
+    async (entry: Entry) =>
+      taken(await answer<LogAnswer>(api.POST('/api/visits/{id}/log', { params: path, body: entry }))),
     async () => void (await api.GET('/api/me')),
   )
 
@@ -54,7 +55,10 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
   }
 
   async function reopen(reason: string): Promise<void> {
-    client.setQueryData(key, await answer<Visit>(api.POST('/api/visits/{id}/reopen', { params: path, body: { reason } })))
+    client.setQueryData(
+      key,
+      await answer<Visit>(api.POST('/api/visits/{id}/reopen', { params: path, body: { reason } })),
+    )
   }
 
   /** Goes over to the pack as it is installed. */

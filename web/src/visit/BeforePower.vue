@@ -15,10 +15,7 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
 const lamps = computed(() => unit.value!.lamps)
 const chosen = ref('')
 const current = computed(() => lamps.value.find((l) => l.board === chosen.value) ?? lamps.value[0]!)
-const readOf = (board: string) =>
-  page.value!.log
-    .filter((l) => l.counts && l.board === board)
-    .at(-1)
+const readOf = (board: string) => page.value!.log.filter((l) => l.counts && l.board === board).at(-1)
 const lamp = computed(() => readOf(current.value.board))
 const done = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER'))
 type Way = 'tap' | 'camera' | 'file'

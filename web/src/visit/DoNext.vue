@@ -64,13 +64,7 @@ onKeyStroke(['w', 'W'], (event) => {
       <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
     </p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
-    <button
-      v-if="test.change"
-      type="button"
-      class="key"
-      data-test="change-in"
-      @click="emit('change')"
-    >
+    <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ test.change }}: it is in, start its clock
     </button>
     <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
@@ -79,7 +73,8 @@ onKeyStroke(['w', 'W'], (event) => {
       <PlanTree v-if="plan?.length && !chosen" :plan="plan" />
       <ul v-else class="why">
         <li v-for="o in test.outcomes" :key="o.expected">
-          {{ o.expected }} ({{ percent(o.probability) }}): {{ o.suspects.join(', ') || 'nobody yet known; take it again' }}
+          {{ o.expected }} ({{ percent(o.probability) }}):
+          {{ o.suspects.join(', ') || 'nobody yet known; take it again' }}
         </li>
       </ul>
     </div>

@@ -9,8 +9,7 @@ defineProps<{ plan: Way[] }>()
   <ol class="plan" aria-label="The plan, two steps deep" data-test="plan">
     <li v-for="w in plan" :key="w.expected">
       <span class="if"
-        ><strong class="num">{{ w.expected }}</strong>
-        <span class="num soft">{{ percent(w.probability) }}</span></span
+        ><strong class="num">{{ w.expected }}</strong> <span class="num soft">{{ percent(w.probability) }}</span></span
       >
       <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * w.probability}%` }"></i></span>
       <span class="then">

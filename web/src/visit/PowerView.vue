@@ -69,8 +69,8 @@ async function take() {
           {{ chain.said }} <span v-if="chain.culprits.length">Between them: {{ chain.culprits.join(', ') }}.</span>
         </p>
         <p class="fixed">
-          <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> ·
-          {{ chain.modeLabel }} · {{ chain.momentLabel }}
+          <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> · {{ chain.modeLabel }} ·
+          {{ chain.momentLabel }}
         </p>
         <ol class="points">
           <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">

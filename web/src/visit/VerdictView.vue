@@ -78,7 +78,13 @@ async function end() {
     <form v-if="!closed" class="close" @submit.prevent="end">
       <h2 class="h5">Close the visit</h2>
       <div class="outcomes" role="radiogroup" aria-label="How it ended">
-        <label v-for="(text, key) in outcomes" :key="key" class="key" :class="{ on: outcome === key }">
+        <label
+          v-for="(text, key) in outcomes"
+          :key="key"
+          class="key"
+          :class="{ on: outcome === key }"
+          :data-test="`outcome-${key}`"
+        >
           <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ text }}
         </label>
       </div>
@@ -86,7 +92,9 @@ async function end() {
       <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
       <p v-if="!outcome" class="soft">Say how it ended.</p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <button type="submit" class="key next mt-2" :disabled="!decided.trim() || !outcome || closing" data-test="close">{{ closing ? 'Saving what was entered' : 'Close the visit' }}</button>
+      <button type="submit" class="key next mt-2" :disabled="!decided.trim() || !outcome || closing" data-test="close">
+        {{ closing ? 'Saving what was entered' : 'Close the visit' }}
+      </button>
     </form>
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
       >Page to print</RouterLink

@@ -86,8 +86,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
     <h1 class="h4">This visit cannot be computed any more</h1>
     <p>
-      The pack it was made with does not fit this version of the program. What was entered stands here as it was written;
-      nothing is lost.
+      The pack it was made with does not fit this version of the program. What was entered stands here as it was
+      written; nothing is lost.
     </p>
     <p v-if="handle.visit.value.job.verdict"><strong>Verdict then:</strong> {{ handle.visit.value.job.verdict }}</p>
     <ol>

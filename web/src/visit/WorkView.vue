@@ -33,7 +33,9 @@ const test = computed(() =>
 const others = computed(() => page.value.others.filter((t) => t.id !== test.value?.id))
 const odd = computed(
   () =>
-    page.value.verdict.status === 'UNEXPLAINED' || page.value.contradictions.length > 0 || page.value.repeats.length > 0,
+    page.value.verdict.status === 'UNEXPLAINED' ||
+    page.value.contradictions.length > 0 ||
+    page.value.repeats.length > 0,
 )
 const free = ref(false)
 const changing = ref(false)
@@ -110,8 +112,8 @@ function pick(net: string) {
       <p v-if="page.verdict.status === 'UNEXPLAINED'" class="problem">
         No fault on the list explains what was found ({{ percent(page.unexplained) }}). No part is named.
         <template v-if="page.wouldExplain.length"
-          >What would, by the wiring and the physics alone: <strong>{{ page.wouldExplain.join('; ') }}</strong>.
-          Look there first.
+          >What would, by the wiring and the physics alone: <strong>{{ page.wouldExplain.join('; ') }}</strong>. Look
+          there first.
         </template>
         <template v-else>Is it this family, this board? Repeat what surprised you, or ask somebody.</template>
       </p>
@@ -161,7 +163,13 @@ function pick(net: string) {
           </div>
           <TemporaryChange v-if="changing && !closed" @done="changing = false" />
           <FreeReading v-if="free && !closed" :unit="unit!" :picked="picked" @taken="free = false" />
-          <LadderDrawing :rungs="page.ladder" :readings="page.readings" :black="test?.black" :red="test?.red" @pick="pick" />
+          <LadderDrawing
+            :rungs="page.ladder"
+            :readings="page.readings"
+            :black="test?.black"
+            :red="test?.red"
+            @pick="pick"
+          />
         </section>
       </div>
       <section ref="paneSuspects" class="pane right" aria-label="Suspects, proof and log" tabindex="0">

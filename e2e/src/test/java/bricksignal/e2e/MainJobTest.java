@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
-import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
-import bricksignal.core.diagnosis.Wording;
 import bricksignal.core.unit.Test.Sequence;
+import bricksignal.core.words.Digits;
+import bricksignal.core.words.Message;
 import bricksignal.packs.PackLibrary;
 import bricksignal.server.Cluster;
 import bricksignal.server.RunningServer;
@@ -46,16 +46,12 @@ class MainJobTest {
 
     /** What the meter would show on a unit with this fault, as typed; yes or no for a check. */
     private static String truth(String fault, String test) {
-        Prediction predicted = PACK.prediction(PACK.test(test), place(fault));
+        Prediction predicted = PACK.predictions().of(PACK.catalogue().test(test), PACK.space().single(fault));
         if (predicted instanceof Prediction.Chance chance) {
             return chance.yes() >= 0.5 ? "yes" : "no";
         }
         double mean = ((Prediction.Number) predicted).mean();
-        return Double.isInfinite(mean) ? "OL" : Wording.number(mean);
-    }
-
-    private static int place(String fault) {
-        return PACK.hypotheses().stream().map(Hypothesis::id).toList().indexOf(fault);
+        return Double.isInfinite(mean) ? "OL" : Digits.of(mean);
     }
 
     @ParameterizedTest
@@ -77,15 +73,17 @@ class MainJobTest {
             assertThat(browser.text("[data-test=done]")).contains("Proven");
             browser.press("[data-test=to-verdict]");
             assertThat(browser.text("[data-test=verdict]"))
-                    .isEqualTo(PACK.model().fault(fault).label());
+                    .isEqualTo(label(fault));
             assertThat(browser.text("[data-test=status]")).isEqualTo("Proven");
             assertThat(interactionSeconds(browser.pressed(), Integer.parseInt(pattern.substring(0, 1))))
                     .as("seconds of interaction from the job to the verdict").isLessThan(180);
             browser.see("#decided").sendKeys("Part replaced, three cycles watched.");
+            assertThat(browser.see("[data-test=close]").isEnabled()).as("how it ended is said first").isFalse();
+            browser.press("[data-test=outcome-FIXED]");
             browser.press("[data-test=close]");
             pageIsPrinted(browser, fault);
             browser.go("/visits/" + visit + "/work");
-            assertThat(browser.see(".banner").getText()).contains("closed");
+            assertThat(browser.see("[data-test=closed]").getText()).contains("closed");
             assertThat(browser.shows("[data-test=take]")).isFalse();
         }
     }
@@ -121,7 +119,7 @@ class MainJobTest {
     private static void testIsMade(Browser browser, String fault, int width) {
         int before = browser.logSize();
         String test = String.valueOf(browser.see("[data-test=next]").getDomAttribute("data-id"));
-        if (PACK.test(test) instanceof Sequence) {
+        if (PACK.catalogue().test(test) instanceof Sequence) {
             sequenceIsWatched(browser, fault);
             return;
         }
@@ -144,7 +142,7 @@ class MainJobTest {
     private static void sequenceIsWatched(Browser browser, String fault) {
         browser.press("[data-test=watch]");
         double last = 0;
-        for (Observation seen : PACK.seenOf(PACK.hypothesis(place(fault)).unit())) {
+        for (Observation seen : PACK.seenOf(PACK.unit(PACK.space().single(fault)))) {
             if (seen instanceof Observation.Event event) {
                 browser.clockAt(event.afterCall());
                 browser.press("[data-test=event-" + event.channel() + "]");
@@ -158,10 +156,14 @@ class MainJobTest {
         browser.waitFor(() -> !browser.shows("[data-test=sequence-taps]"));
     }
 
+    private static String label(String fault) {
+        return ((Message.Said) PACK.model().fault(fault).label()).text();
+    }
+
     private static void pageIsPrinted(Browser browser, String fault) {
         browser.see("[data-test=report-page]");
         assertThat(browser.text("[data-test=report-page]")).contains("Found", "Measured", "Decided",
-                PACK.model().fault(fault).label(), "Proven", "three cycles watched", "maker's instructions");
+                label(fault), "Proven", "three cycles watched", "maker's instructions");
         Pdf pdf = browser.driver().print(new PrintOptions());
         byte[] bytes = java.util.Base64.getDecoder().decode(pdf.getContent());
         assertThat(bytes).startsWith("%PDF".getBytes());
@@ -200,6 +202,7 @@ class MainJobTest {
             browser.see("[data-test=display]");
             new Actions(browser.driver()).sendKeys("99999").sendKeys(Keys.ENTER).perform();
             assertThat(browser.text("[data-test=reading-problem]")).contains("99999").contains("beyond");
+            assertThat(browser.text("[data-test=refused]")).contains("99999");
             assertThat(browser.text("[data-test=display]")).as("what was typed is still there").contains("99999");
             assertThat(browser.logSize()).isEqualTo(1);
         }
@@ -215,10 +218,10 @@ class MainJobTest {
             browser.see("[data-test=check-see-door]");
             cluster.stop();
             browser.press("[data-test=check-see-door] button:last-of-type");
-            assertThat(browser.text("[data-test=outbox]")).contains("1 kept on this screen").contains("Nothing is lost");
+            assertThat(browser.text("[data-test=outbox]")).contains("1 kept on this device").contains("Nothing is lost");
             cluster.start();
             browser.waitFor(() -> !browser.shows("[data-test=outbox]"));
-            assertThat(own.logIn("ines").get("/api/visits/" + visit).json().get("diagnosis").get("log")).hasSize(1);
+            assertThat(own.logIn("ines").get("/api/visits/" + visit).json().get("page").get("log")).hasSize(1);
         }
     }
 }

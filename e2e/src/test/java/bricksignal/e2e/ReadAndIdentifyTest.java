@@ -5,9 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
-import bricksignal.core.diagnosis.Wording;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test.Reading;
+import bricksignal.core.unit.VirtualUnit;
+import bricksignal.core.words.Digits;
 import bricksignal.packs.PackLibrary;
 import bricksignal.server.RunningServer;
 import java.nio.file.Path;
@@ -110,7 +111,7 @@ class ReadAndIdentifyTest {
     @Test
     void permissionOfARooftopIsWalkedToTheOpenDetector() {
         CompiledPack pack = CompiledPack.of(PackLibrary.load().model("f14-rooftop"), ErrorModel.defaults());
-        int fault = pack.hypotheses().stream().map(h -> h.id()).toList().indexOf("detector-dirty");
+        VirtualUnit dirty = pack.unit(pack.space().single("detector-dirty"));
         var ines = server.logIn("ines");
         String visit = ines.job("f14-rooftop", "dead");
         ines.add(visit, entry("PATTERN", "board", "unit-board", "pattern", "off"));
@@ -121,14 +122,14 @@ class ReadAndIdentifyTest {
             for (int i = 0; i < 8 && !browser.text("[data-test=chain-said]").contains("It stops between"); i++) {
                 String label = browser.text("label[for=chain-reading]").replace("Red on ", "");
                 String net = pack.model().points().stream().filter(p -> p.label().equals(label)).findFirst().orElseThrow().net();
-                Reading reading = pack.freeReading(bricksignal.core.circuit.solve.MeterMode.AC_VOLTS_LOW_Z,
+                Reading reading = pack.catalogue().free(bricksignal.core.circuit.solve.MeterMode.AC_VOLTS_LOW_Z,
                         new Place.Across("COM", net), "standby", bricksignal.core.unit.Setup.AS_IT_IS);
-                double value = pack.hypotheses().get(fault).unit().read(reading, "heating", pack.momentSeconds("standby")).value();
+                double value = dirty.read(reading, "heating", pack.catalogue().seconds("standby")).value();
                 if (!browser.see(".loz input").isSelected()) {
                     browser.press(".loz input");
                 }
                 String said = browser.text("[data-test=chain-said]");
-                browser.see("[data-test=chain-reading]").sendKeys(Wording.number(value));
+                browser.see("[data-test=chain-reading]").sendKeys(Digits.of(value));
                 browser.press("[data-test=chain-take]");
                 browser.waitFor(() -> !browser.textNow("[data-test=chain-said]").equals(said));
             }

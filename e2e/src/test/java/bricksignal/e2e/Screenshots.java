@@ -45,9 +45,9 @@ public final class Screenshots {
                 take(laptop, "[data-test=save-board]", "board");
                 String roof = ines.job("f14-rooftop", "Rooftop is dead, lamp on the board is dark.");
                 ines.add(roof, entry("PATTERN", "board", "unit-board", "pattern", "off"));
-                ines.add(roof, entry("READING", "black", "COM", "red", "PERM", "mode", "AC_VOLTS", "moment", "standby",
+                ines.add(roof, entry("FREE_READING", "black", "COM", "red", "PERM", "mode", "AC_VOLTS", "moment", "standby",
                         "reading", "0.1"));
-                ines.add(roof, entry("READING", "black", "COM", "red", "PMO", "mode", "AC_VOLTS", "moment", "standby",
+                ines.add(roof, entry("FREE_READING", "black", "COM", "red", "PMO", "mode", "AC_VOLTS", "moment", "standby",
                         "reading", "27.4"));
                 laptop.go("/visits/" + roof + "/power");
                 take(laptop, "[data-test=chain-said]", "power");

@@ -1,0 +1,197 @@
+package bricksignal.casework;
+
+import static bricksignal.casework.Units.FURNACE;
+import static bricksignal.casework.Units.filed;
+import static bricksignal.casework.Units.fresh;
+import static bricksignal.casework.Units.with;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
+import bricksignal.casework.page.CasePages;
+import bricksignal.casework.page.Details;
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Place;
+import bricksignal.core.words.Message;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class AdmissionTest {
+
+    private static Filed admit(Case before, Entry entry) {
+        return Admission.admit(before, filed("new", entry, null), Set.of("twin"));
+    }
+
+    private static void refused(Case before, Entry entry, String field, String key) {
+        assertThatThrownBy(() -> admit(before, entry)).isInstanceOfSatisfying(Refused.class, refused -> {
+            assertThat(refused.field()).isEqualTo(field);
+            assertThat(((Message.Keyed) refused.says()).key()).isEqualTo(key);
+            assertThat(Units.ENGLISH.sentence(refused.says())).endsWith(".").doesNotContain("{");
+        });
+    }
+
+    // --- a board is not replaced before it is proven -------------------------------------------------------------------------------
+
+    /** Everything that condemns the board for the igniter output, as a careful technician finds it. */
+    private static Case provenBoard() {
+        Case now = with(FURNACE, new Entry.Pattern(null, "7 flashes"));
+        for (int i = 0; i < 60 && now.advice().verdict().status() != Verdict.Status.PROVEN; i++) {
+            var test = now.advice().proposals().get(0).test();
+            var prediction = FURNACE.pack().predictions().of(test, FURNACE.pack().space().single("board-igniter"));
+            if (test instanceof bricksignal.core.unit.Test.Sequence) {
+                for (Observation seen : FURNACE.pack().seenOf(FURNACE.pack().unit(FURNACE.pack().space().single("board-igniter")))) {
+                    Entry entry = seen instanceof Observation.Event e ? new Entry.Seen(e.channel(), e.begins(), e.afterCall())
+                            : new Entry.Missed(((Observation.NotSeen) seen).channel(), ((Observation.NotSeen) seen).until());
+                    now = now.and(filed("s" + i + entry.hashCode(), entry, null));
+                }
+                continue;
+            }
+            Entry entry = prediction instanceof bricksignal.core.diagnosis.Prediction.Chance chance
+                    ? new Entry.Answer(test.id(), chance.yes() >= 0.5) : new Entry.TestReading(test.id(), typed(
+                    ((bricksignal.core.diagnosis.Prediction.Number) prediction).mean()));
+            now = now.and(filed("t" + i, entry, null));
+        }
+        return now;
+    }
+
+    private static String typed(double value) {
+        return Double.isInfinite(value) ? "OL" : bricksignal.core.words.Digits.of(value);
+    }
+
+    @Test
+    void boardThatIsNotProvenIsNotRepaired() {
+        Case indicated = with(FURNACE, new Entry.Pattern(null, "7 flashes"));
+        refused(indicated, new Entry.Repaired("board"), "part", "entry.board-not-proven");
+        assertThat(Details.repairs(indicated)).filteredOn(r -> r.board()).allMatch(r -> !r.offered());
+        assertThat(admit(indicated, new Entry.Repaired("igniter")).entry()).isEqualTo(new Entry.Repaired("igniter"));
+    }
+
+    @Test
+    void boardThatIsProvenIsRepairedOnce() {
+        Case proven = provenBoard();
+        assertThat(proven.advice().verdict().status()).isEqualTo(Verdict.Status.PROVEN);
+        assertThat(Details.repairs(proven)).filteredOn(r -> r.board()).anyMatch(r -> r.offered());
+        Filed repaired = admit(proven, new Entry.Repaired("board"));
+        refused(proven.and(repaired), new Entry.Repaired("board"), "part", "entry.repaired-already");
+    }
+
+    // --- one place says which meter modes stand between two points -----------------------------------------------------------------
+
+    @ParameterizedTest
+    @EnumSource(MeterMode.class)
+    void meterStandsBetweenTwoPointsOrIsRefused(MeterMode mode) {
+        Entry entry = new Entry.FreeReading("C", "R", mode, mode.dead() ? "off" : "standby", "1");
+        if (mode.betweenPoints()) {
+            assertThat(fresh(FURNACE).and(admit(fresh(FURNACE), entry)).lines().get(0).observations()).hasSize(1);
+        } else {
+            refused(fresh(FURNACE), entry, "mode", "entry.refused");
+        }
+    }
+
+    @Test
+    void withoutABlackPointItIsTheUsualOne() {
+        Case now = fresh(FURNACE).and(admit(fresh(FURNACE), new Entry.FreeReading(null, "L1", MeterMode.AC_VOLTS, "standby", "120")));
+        Observation.Reading reading = (Observation.Reading) now.lines().get(0).observations().get(0);
+        assertThat(reading.test().place()).isEqualTo(new Place.Across("N", "L1"));
+    }
+
+    /** A meter on ohms on a live circuit is a hazard, and away from "power off" it reads nothing. */
+    @Test
+    void ohmsAreRefusedWhereThereIsVoltageOrThePowerIsOn() {
+        refused(fresh(FURNACE), new Entry.FreeReading("N", "L1", MeterMode.OHMS, "standby", "5"), "moment", "entry.hazard");
+        refused(fresh(FURNACE), new Entry.FreeReading("hsi-ret", "hsi-plug", MeterMode.OHMS, "standby", "5"), "moment",
+                "entry.not-off");
+        assertThat(admit(fresh(FURNACE), new Entry.FreeReading("hsi-ret", "hsi-plug", MeterMode.OHMS, "off", "52"))).isNotNull();
+    }
+
+    /** A pack that calls its moments otherwise keeps its cautions and its rules: roles count, not names. */
+    @Test
+    void packThatRenamesItsMomentsKeepsItsCautions() {
+        CaseUnit renamed = Units.furnace("renamed", text -> text.replaceAll("(?m)^  off:( +)\\{label", "  cold:$1{label")
+                .replace("moment: \"off\"", "moment: cold").replaceAll("(?m)^  found:( +)\\{label", "  arrived:$1{label")
+                .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]"));
+        var before = Details.test(fresh(FURNACE), "ohms-igniter").cautions();
+        assertThat(before).isNotEmpty().anyMatch(c -> c.contains("Power off"));
+        assertThat(Details.test(fresh(renamed), "ohms-igniter").cautions()).isEqualTo(before);
+        assertThat(Details.before(fresh(renamed))).hasSameSizeAs(Details.before(fresh(FURNACE)));
+        refused(fresh(renamed), new Entry.FreeReading("hsi-ret", "hsi-plug", MeterMode.OHMS, "standby", "5"), "moment",
+                "entry.not-off");
+    }
+
+    @Test
+    void lineVoltageIsToldInPlaceOfLowVoltage() {
+        assertThat(Details.test(fresh(FURNACE), "v.HSI.warm-up").cautions()).anyMatch(c -> c.startsWith("Line voltage"))
+                .noneMatch(c -> c.startsWith("Low voltage"));
+        assertThat(Details.test(fresh(FURNACE), "try-inducer-cord").cautions()).as("a cord carries line voltage")
+                .anyMatch(c -> c.startsWith("Line voltage"));
+    }
+
+    // --- what an entry is about ----------------------------------------------------------------------------------------------------
+
+    @Test
+    void correctionIsTheSameReadingWithAnotherNumber() {
+        Case now = with(FURNACE, new Entry.TestReading("ohms-igniter", "OL"), new Entry.Note("x"));
+        Filed corrected = Admission.admit(now, filed("c", new Entry.Correction("51"), "e1"), Set.of());
+        assertThat(corrected.entry()).isEqualTo(new Entry.TestReading("ohms-igniter", "51"));
+        assertThatThrownBy(() -> Admission.admit(now, filed("c", new Entry.Correction("51"), "e2"), Set.of()))
+                .isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> Admission.admit(now, filed("c", new Entry.TakeBack(), "nowhere"), Set.of()))
+                .isInstanceOf(Refused.class);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"TAKE_BACK", "CHANGE_OUT", "CORRECTION"})
+    void entryAboutAnotherMustNameIt(String kind) {
+        Entry entry = kind.equals("TAKE_BACK") ? new Entry.TakeBack() : kind.equals("CHANGE_OUT") ? new Entry.ChangeOut()
+                : new Entry.Correction("1");
+        refused(fresh(FURNACE), entry, "supersedes", "entry.supersedes-what");
+    }
+
+    @Test
+    void onlyAChangeIsTakenOutAndOnlyOnce() {
+        Case now = with(FURNACE, new Entry.Note("x"), new Entry.ChangeIn(null, "jumper"));
+        assertThatThrownBy(() -> Admission.admit(now, filed("o", new Entry.ChangeOut(), "e1"), Set.of())).isInstanceOf(Refused.class);
+        Case out = now.and(Admission.admit(now, filed("o", new Entry.ChangeOut(), "e2"), Set.of()));
+        assertThatThrownBy(() -> Admission.admit(out, filed("p", new Entry.ChangeOut(), "e2"), Set.of())).isInstanceOf(Refused.class);
+    }
+
+    @Test
+    void changeOfATestIsWhatTheTestPutsIn() {
+        assertThat(admit(fresh(FURNACE), new Entry.ChangeIn("try-inducer-cord", null))).isNotNull();
+        refused(fresh(FURNACE), new Entry.ChangeIn("see-door", null), "test", "entry.no-change");
+    }
+
+    @Test
+    void twinMustStandOnTheSite() {
+        assertThat(admit(fresh(FURNACE), new Entry.Twin("twin", true))).isNotNull();
+        refused(fresh(FURNACE), new Entry.Twin("stranger", true), "unit", "entry.no-twin");
+    }
+
+    @Test
+    void recordingIsKeptWithItsFlashesFound() {
+        var times = IntStream.range(0, 420).mapToObj(i -> i / 30.0).toList();
+        var level = times.stream().map(t -> t % 3.8 < 0.3 || t % 3.8 >= 0.6 && t % 3.8 < 0.9 ? 120.0 : 40.0).toList();
+        Filed kept = admit(fresh(FURNACE), new Entry.Film(null, new Trace(times, level, java.util.List.of(), java.util.List.of(), "")));
+        assertThat(kept.entry()).isInstanceOfSatisfying(Entry.Filmed.class, filmed -> {
+            assertThat(filmed.sighting().flashes().size()).isBetween(6, 8);
+            assertThat(filmed.seconds()).isEqualTo(419 / 30.0);
+        });
+        var log = CasePages.of(fresh(FURNACE).and(kept)).log().get(0);
+        assertThat(Units.ENGLISH.words(log.found())).startsWith("2 flashes");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"abc", "NaN", "1e400", "99999", "-5"})
+    void numberThatNoMeterShowsIsRefused(String reading) {
+        refused(fresh(FURNACE), new Entry.TestReading("v.R.standby", reading), "reading", "entry.refused");
+    }
+}

@@ -1,0 +1,163 @@
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
+import { computed, ref, type Component } from 'vue'
+import type { VisitHandle } from '../api/useVisit'
+import { visitKey } from './handle'
+import RefusedEntries from './RefusedEntries.vue'
+import ReopenVisit from './ReopenVisit.vue'
+import SequenceTaps from './SequenceTaps.vue'
+import SuspectBars from './SuspectBars.vue'
+import TwinList from './TwinList.vue'
+import VerdictView from './VerdictView.vue'
+
+vi.mock('vue-router', () => ({ useRoute: () => ({ params: { id: 'v' } }), useRouter: () => ({ push: vi.fn() }) }))
+
+const verdict = {
+  status: 'PROVEN',
+  label: 'igniter open',
+  probability: 0.99,
+  group: [],
+  proof: [],
+  untested: [],
+  remedy: 'x',
+}
+const line = (channel: string, due: number, more = {}) => ({
+  channel,
+  label: channel,
+  begins: [due],
+  lateAfter: [due + 5],
+  ends: [],
+  perceived: true,
+  said: false,
+  on: false,
+  ...more,
+})
+
+function shown(component: Component, handle: Partial<Record<keyof VisitHandle, unknown>>, props = {}) {
+  const whole = {
+    visit: ref({ closedAt: null, mayReopen: true, twins: [], twinsSaid: {} }),
+    page: computed(() => ({ verdict, sequence: [line('inducer', 1), line('igniter', 20)], taps: [] })),
+    unit: ref({ defer: 'the maker first' }),
+    sending: ref(false),
+    refused: ref([]),
+    ...handle,
+  }
+  return mount(component, {
+    props,
+    global: {
+      plugins: [VueQueryPlugin],
+      provide: { [visitKey as symbol]: whole },
+      stubs: { RouterLink: true, BFormTextarea: { template: '<textarea />' }, RepairList: true },
+    },
+  })
+}
+
+describe('verdict', () => {
+  it('has no outcome chosen beforehand, and cannot be closed without one', async () => {
+    const page = shown(VerdictView, { close: vi.fn() })
+    expect(page.findAll('input[type=radio]').filter((r) => (r.element as HTMLInputElement).checked)).toEqual([])
+    expect(page.get('[data-test=close]').attributes('disabled')).toBeDefined()
+    expect(page.text()).toContain('Say how it ended')
+  })
+})
+
+describe('refused entries', () => {
+  const kept = {
+    id: 'a',
+    visit: 'v',
+    place: 1,
+    entry: { id: 'a', madeAt: 1, kind: 'READING', test: 'ohms', reading: '99999' },
+    refused: { message: 'beyond the meter', field: 'reading', status: 422 },
+  }
+
+  it('say what was entered and why it was not taken', () => {
+    const page = shown(RefusedEntries, { refused: ref([kept]), correct: vi.fn(), discard: vi.fn() })
+    expect(page.text()).toContain('99999')
+    expect(page.text()).toContain('beyond the meter')
+  })
+
+  it('are sent again with what is typed instead, or discarded', async () => {
+    const correct = vi.fn()
+    const discard = vi.fn()
+    const page = shown(RefusedEntries, { refused: ref([kept]), correct, discard })
+    await page.get('input').setValue('27')
+    await page.get('form').trigger('submit')
+    expect(correct).toHaveBeenCalledWith('a', { reading: '27' })
+    await page.get('[data-test=discard]').trigger('click')
+    expect(discard).toHaveBeenCalledWith('a')
+  })
+})
+
+describe('a closed visit', () => {
+  it('is opened again by whoever may, with a reason', async () => {
+    const reopen = vi.fn().mockResolvedValue(undefined)
+    const page = shown(ReopenVisit, { reopen })
+    await page.get('[data-test=reopen]').trigger('click')
+    await page.get('input').setValue('forgot the filter')
+    await page.get('form').trigger('submit')
+    expect(reopen).toHaveBeenCalledWith('forgot the filter')
+  })
+
+  it('offers nothing to whoever may not', () => {
+    const page = shown(ReopenVisit, { visit: ref({ mayReopen: false }) })
+    expect(page.find('[data-test=reopen]').exists()).toBe(false)
+  })
+})
+
+describe('the watched sequence', () => {
+  it('offers that something does not come only when it is late', () => {
+    const page = shown(SequenceTaps, { add: vi.fn() }, { seconds: 10 })
+    expect(page.find('[data-test=not-seen-inducer]').exists()).toBe(true)
+    expect(page.find('[data-test=not-seen-igniter]').exists()).toBe(false)
+  })
+
+  it('leaves it to the server what did not come', async () => {
+    const add = vi.fn().mockResolvedValue(true)
+    const page = shown(SequenceTaps, { add }, { seconds: 95.04 })
+    await page.get('[data-test=watched]').trigger('click')
+    await flushPromises()
+    expect(add).toHaveBeenCalledExactlyOnceWith({ kind: 'WATCHED', seconds: 95 })
+    expect(page.emitted('done')).toHaveLength(1)
+  })
+
+  it('taps the end of what is on', async () => {
+    const add = vi.fn()
+    const page = shown(
+      SequenceTaps,
+      { add, page: computed(() => ({ sequence: [line('flame', 5, { on: true, said: true })], taps: [] })) },
+      { seconds: 31 },
+    )
+    await page.get('[data-test=event-flame]').trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'SEEN', channel: 'flame', begins: false, seconds: 31 })
+  })
+})
+
+describe('suspects', () => {
+  it('keep those that are nearly ruled out among the cleared', () => {
+    const suspect = (id: string, probability: number) => ({
+      id,
+      label: id,
+      part: id,
+      kind: 'FAULT',
+      board: false,
+      probability,
+      before: 0,
+    })
+    const page = shown(SuspectBars, {}, { suspects: [suspect('hose', 0.9), suspect('fuse', 0.004)], others: ['limit'] })
+    expect(page.find('[data-test=suspect-hose]').exists()).toBe(true)
+    expect(page.find('[data-test=suspect-fuse]').exists()).toBe(false)
+    expect(page.get('details').text()).toContain('fuse · limit')
+  })
+})
+
+describe('twins', () => {
+  it('show what was said of each', () => {
+    const page = shown(TwinList, {
+      visit: ref({ closedAt: null, twins: [{ id: 'a', label: 'A', location: 'x' }], twinsSaid: { a: false } }),
+    })
+    const [same, well] = page.findAll('button')
+    expect(same!.attributes('aria-pressed')).toBe('false')
+    expect(well!.attributes('aria-pressed')).toBe('true')
+  })
+})
