@@ -1,5 +1,10 @@
 package bricksignal.bench;
 
+import bricksignal.bench.server.BoardsBench;
+import bricksignal.bench.server.ColdBench;
+import bricksignal.bench.server.FaultsBench;
+import bricksignal.bench.server.FuzzBench;
+import bricksignal.bench.server.LoadBench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -7,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code bin/bench [diagnosis|lamp|speed] [--seed N] [--pack ID] [--json FILE] [--wrong]}. */
+/** {@code bin/bench WHAT [options]}: see there. */
 public final class Bench {
 
     private Bench() {
@@ -22,12 +27,23 @@ public final class Bench {
             case "exact" -> ExactBench.run(seed);
             case "speed" -> SpeedBench.run(seed);
             case "lamp" -> LampBench.run(seed, words.contains("--wrong"));
-            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, exact, lamp and speed");
+            case "load" -> LoadBench.run(seed, number(words, "--technicians", 20), Double.parseDouble(option(words, "--think", "0")),
+                    number(words, "--seconds", 40));
+            case "boards" -> BoardsBench.run(seed, number(words, "--count", 200));
+            case "cold" -> ColdBench.run();
+            case "fuzz" -> FuzzBench.run(seed, number(words, "--bodies", 10_000));
+            case "faults" -> FaultsBench.run(seed, number(words, "--kills", 200));
+            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, exact, lamp, speed, "
+                    + "load, boards, cold, fuzz and faults");
         };
         String file = option(words, "--json", "");
         if (!file.isEmpty()) {
             Files.writeString(Path.of(file), JsonMapper.shared().writerWithDefaultPrettyPrinter().writeValueAsString(result));
         }
+    }
+
+    private static int number(List<String> words, String name, int otherwise) {
+        return Integer.parseInt(option(words, name, String.valueOf(otherwise)));
     }
 
     private static String option(List<String> words, String name, String otherwise) {

@@ -76,9 +76,11 @@ final class SpeedBench {
     private static double heapOf(java.util.function.Supplier<Object> made) {
         double before = used();
         Object kept = made.get();
-        double after = used();
-        java.lang.ref.Reference.reachabilityFence(kept);
-        return after - before;
+        try {
+            return used() - before;
+        } finally {
+            java.lang.ref.Reference.reachabilityFence(kept);
+        }
     }
 
     private static double used() {

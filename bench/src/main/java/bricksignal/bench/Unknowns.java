@@ -18,7 +18,6 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 
 /**
@@ -73,7 +72,7 @@ final class Unknowns {
             HypothesisId truth = whole.space().single(fault.id());
             boolean alone = model.faults().stream().filter(f -> f.part().equals(fault.part())).count() == 1;
             if (alone && !fault.effects().isEmpty() && fault.kind() == Fault.Kind.FAULT) {
-                CompiledPack pack = CompiledPack.of(model.withFaults(model.faults().stream().filter(f -> f != fault).toList()),
+                CompiledPack pack = CompiledPack.of(model.withFaults(model.faults().stream().filter(f -> !f.equals(fault)).toList()),
                         ErrorModel.defaults());
                 leftOut.add(pack, led(pack, new Technician(whole, truth, seed * 13 + h)), fault);
                 falseAlarms += unexplained(led(whole, new Technician(whole, truth, seed * 13 + h))) ? 1 : 0;

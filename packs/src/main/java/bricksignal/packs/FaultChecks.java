@@ -6,7 +6,6 @@ import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import java.util.List;
 
 /** Every fault must show: some lamp or some test must look different from a unit in good order. Runs every fault. */
 final class FaultChecks {
@@ -18,7 +17,10 @@ final class FaultChecks {
 
     static void run(Section root, UnitModel model) {
         CompiledPack pack = root.at("faults").attempt(() -> CompiledPack.of(model, ErrorModel.defaults()));
-        for (Hypothesis hypothesis : pack == null ? List.<Hypothesis>of() : pack.space().faults()) {
+        if (pack == null) {
+            return;
+        }
+        for (Hypothesis hypothesis : pack.space().faults()) {
             if (!hypothesis.nothing() && !shows(pack, hypothesis.id())) {
                 root.at("faults").at(hypothesis.fault().id()).note("nothing can show the fault '" + hypothesis.fault().id()
                         + "': lamps and tests are as in a unit in good order", "Declare a point, a reading or a check that shows it");

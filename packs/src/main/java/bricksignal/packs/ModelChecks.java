@@ -1,5 +1,6 @@
 package bricksignal.packs;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
@@ -197,7 +198,7 @@ final class ModelChecks {
         root.at("traits").children().forEach((question, s) -> {
             oneOf(s, "", question, Vocabulary.questions().keySet(), "question");
             root.at("traits").texts(question).stream().filter(answer -> Vocabulary.questions().containsKey(question))
-                    .forEach(answer -> oneOf(s, "", answer, Vocabulary.questions().get(question).answers().keySet(), "answer"));
+                    .forEach(answer -> oneOf(s, "", answer, Known.in(Vocabulary.questions(), question).answers().keySet(), "answer"));
         });
         Set<String> tests = new LinkedHashSet<>(model.readings().stream().map(r -> r.id()).toList());
         model.points().forEach(p -> p.moments().forEach(moment -> tests.add("v." + p.net() + "." + moment)));

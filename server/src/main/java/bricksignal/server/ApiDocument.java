@@ -67,7 +67,8 @@ class ApiDocument {
             });
             Schema<?> trace = new Schema<>().type("object").addProperty("seconds", numbers()).addProperty("level", numbers())
                     .addProperty("around", numbers()).addProperty("colours", new ArraySchema().items(numbers()))
-                    .addProperty("mark", new StringSchema()).required(List.of("seconds", "level"));
+                    .addProperty("mark", new StringSchema());
+            trace.setRequired(List.of("seconds", "level"));
             document.getComponents().addSchemas("NewTrace", trace);
             document.getComponents().addSchemas("NewEntry", any);
         };
@@ -91,7 +92,8 @@ class ApiDocument {
                 required.add(component.getName());
             }
         }
-        return entry.required(required);
+        entry.setRequired(required);
+        return entry;
     }
 
     private static Schema<?> field(Class<?> type) {

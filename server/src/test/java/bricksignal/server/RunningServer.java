@@ -38,7 +38,7 @@ public final class RunningServer implements ParameterResolver {
     }
 
     /** Closes server and cluster when all tests are done. */
-    private record Shared(Instance instance) implements ExtensionContext.Store.CloseableResource {
+    private record Shared(Instance instance) implements AutoCloseable {
         @Override
         public void close() {
             instance.close();

@@ -150,7 +150,7 @@ public final class HypothesisSpace {
         Hypothesis one = get(single(pair.one()));
         Hypothesis other = get(single(pair.other()));
         Hypothesis first = one.prior() >= other.prior() ? one : other;
-        Hypothesis second = first == one ? other : one;
+        Hypothesis second = first.equals(one) ? other : one;
         return new Hypothesis(pair, List.of(first.fault(), second.fault()), List.<Part>of(first.part(), second.part()), 1,
                 pairPrior(one, other));
     }

@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.board.run.Timeline;
@@ -101,13 +102,14 @@ public final class Predictions {
 
     /** The patterns that a board's lamp shows when it is found, with their shares of the time. */
     public Map<LampPattern, Double> lampShares(HypothesisId id, String board) {
-        return mixed(space.get(id), record(space.get(id).run()).found().get(board), recorder.nominal().found().get(board));
+        return mixed(space.get(id), Known.in(record(space.get(id).run()).found(), board),
+                Known.in(recorder.nominal().found(), board));
     }
 
     /** The same where the power was cycled before anybody looked: the unit may be anywhere in its run. */
     public Map<LampPattern, Double> lampSharesAfterReset(HypothesisId id, String board) {
-        return mixed(space.get(id), record(space.get(id).run()).afterReset().get(board),
-                recorder.nominal().afterReset().get(board));
+        return mixed(space.get(id), Known.in(record(space.get(id).run()).afterReset(), board),
+                Known.in(recorder.nominal().afterReset(), board));
     }
 
     /** True if a run with this hypothesis in the unit is not as it should be. */
@@ -134,7 +136,7 @@ public final class Predictions {
 
     /** When a channel is on in the usual run of a unit with this hypothesis in it. */
     ChannelRun channel(HypothesisId id, String channel) {
-        return record(space.get(id).run()).channels().get(channel);
+        return Known.in(record(space.get(id).run()).channels(), channel);
     }
 
     /** A unit with the hypothesis in it, run anew. */
@@ -206,7 +208,7 @@ public final class Predictions {
                 free.remove(free.keySet().iterator().next());
             }
             return of.computeIfAbsent(run, id -> errors.spread(reading,
-                    VirtualUnit.shown(record(id).standing().get(reading.moment()), reading)));
+                    VirtualUnit.shown(Known.in(record(id).standing(), reading.moment()), reading)));
         }
     }
 

@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.unit.Moment;
@@ -77,7 +78,7 @@ final class SequenceStory {
         double when = horizon;
         for (Map.Entry<UnitModel.Channel, ChannelRun> entry : perceived.entrySet()) {
             String label = entry.getKey().label();
-            ChannelRun run = record.channels().get(entry.getKey().id());
+            ChannelRun run = Known.in(record.channels(), entry.getKey().id());
             double expected = entry.getValue().begins().get(0);
             double late = SequenceModel.lateAfter(expected);
             Optional<Double> begins = first(run, true, 0);

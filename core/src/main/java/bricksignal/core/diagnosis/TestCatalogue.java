@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.Known;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
@@ -68,7 +69,7 @@ public final class TestCatalogue {
 
     /** When a moment comes in its run, seconds; found on the unit in good order. */
     public double seconds(String moment) {
-        return seconds.get(model.moment(moment).id());
+        return Known.in(seconds, model.moment(moment).id());
     }
 
     /**

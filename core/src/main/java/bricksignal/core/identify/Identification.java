@@ -1,5 +1,6 @@
 package bricksignal.core.identify;
 
+import bricksignal.core.Known;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -99,7 +100,7 @@ public final class Identification {
     }
 
     private double chance(String family, Question question, String answer) {
-        List<String> fitting = traits.get(family).getOrDefault(question.id(), List.of());
+        List<String> fitting = Known.in(traits, family).getOrDefault(question.id(), List.of());
         if (fitting.isEmpty()) {
             return 1.0 / question.answers().size();
         }

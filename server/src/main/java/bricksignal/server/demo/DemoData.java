@@ -14,8 +14,9 @@ import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.visit.Visits;
 import jakarta.persistence.EntityManager;
-import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -67,13 +68,14 @@ public class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments args) {
         packs.keepTexts();
-        UUID past = transaction.execute(status -> {
+        List<UUID> past = new ArrayList<>();
+        transaction.executeWithoutResult(status -> {
             entities.createNativeQuery("select 1 from (select pg_advisory_xact_lock(" + LOCK + ")) held").getResultList();
-            return accounts.count() == 0 ? load() : null;
+            if (accounts.count() == 0) {
+                past.add(load());
+            }
         });
-        if (past != null) {
-            visited(past);
-        }
+        past.forEach(this::visited);
     }
 
     private UUID load() {
@@ -95,7 +97,7 @@ public class DemoData implements ApplicationRunner {
         SiteUnit rooftop = on(studio, "Rooftop 1", "over the furnaces", ROOFTOP);
         on(studio, "Rooftop 2", "over the shop", ROOFTOP);
         on(studio, "Rooftop 3", "over the store", ROOFTOP);
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
         job(ferry, ines, "No heat. Inducer starts, then nothing. Lamp blinks.", today);
         job(loft, ines, "No heat since last night, lamp is dark.", today);
         job(climb, ines, "Starts, burns for a few seconds, goes out again.", today);
@@ -109,7 +111,7 @@ public class DemoData implements ApplicationRunner {
     }
 
     private Account person(String login, String name, Account.Role role) {
-        return accounts.save(new Account(UUID.randomUUID(), login, name, passwords.encode(PASSWORD), role));
+        return accounts.save(new Account(UUID.randomUUID(), login, name, String.valueOf(passwords.encode(PASSWORD)), role));
     }
 
     private SiteUnit unit(String name, String address, String label, String location,

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "evidence")
+@SuppressWarnings("UnusedVariable") // columns that only the database reads
 public class Evidence {
 
     @Id

@@ -15,6 +15,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "overlay_version")
+@SuppressWarnings("UnusedVariable") // columns that only the database reads
 public class OverlayVersion {
 
     @Id

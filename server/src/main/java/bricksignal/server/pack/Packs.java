@@ -59,7 +59,8 @@ public class Packs {
         return thread;
     });
     private final List<Consumer<String>> dropped = new CopyOnWriteArrayList<>();
-    private volatile boolean ready;
+    /** Done when the installed families are ready. */
+    private final CompletableFuture<Void> warming;
 
     Packs(PackTexts texts, TransactionTemplate transaction, @Value("${brick.packs.heap-share}") double heapShare,
             @Value("${brick.warm}") boolean warm) {
@@ -67,21 +68,22 @@ public class Packs {
         this.transaction = transaction;
         this.units = Caffeine.newBuilder().maximumWeight((long) (heapShare * Runtime.getRuntime().maxMemory() / KILOBYTE))
                 .weigher((String key, CaseUnit unit) -> (int) Math.max(1, unit.pack().bytes() / KILOBYTE))
-                .removalListener((String key, CaseUnit unit, RemovalCause cause) -> dropped.forEach(told -> told.accept(key)))
+                .removalListener((@Nullable String key, @Nullable CaseUnit unit, RemovalCause cause) -> dropped.forEach(told ->
+                        told.accept(String.valueOf(key))))
                 .executor(worker).buildAsync();
         this.library = PackLibrary.load();
         library.models().forEach(model -> current.put(model.id(), digest(PackLibrary.text(model.id()))));
         if (warm) {
-            CompletableFuture.allOf(current.values().stream().map(digest -> made(new UnitRef(digest, null, null)))
-                    .toArray(CompletableFuture[]::new)).thenRun(() -> ready = true);
+            warming = CompletableFuture.allOf(current.values().stream().map(digest -> made(new UnitRef(digest, null, null)))
+                    .toArray(CompletableFuture[]::new));
         } else {
-            ready = true;
+            warming = CompletableFuture.completedFuture(null);
         }
     }
 
     /** True when the installed families are ready. */
     boolean ready() {
-        return ready;
+        return warming.isDone() && !warming.isCompletedExceptionally();
     }
 
     /** Keeps the texts of the installed families, so that what a visit was read with is there for ever. */

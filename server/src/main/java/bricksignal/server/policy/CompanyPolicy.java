@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 /** The company's policy; there is one. */
 @Entity
 @Table(name = "company_policy")
+@SuppressWarnings("UnusedVariable") // columns that only the database reads
 public class CompanyPolicy {
 
     static final int ONLY = 1;

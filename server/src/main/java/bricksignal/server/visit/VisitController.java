@@ -25,6 +25,7 @@ import java.io.Reader;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -143,7 +144,7 @@ class VisitController {
     @ResponseStatus(HttpStatus.CREATED)
     VisitView make(Principal principal, @Valid @RequestBody NewJob job) {
         return pages.of(principal.getName(), service.make(principal.getName(), job.unitId(), job.complaint(),
-                LocalDate.now()).id());
+                LocalDate.now(ZoneId.systemDefault())).id());
     }
 
     @GetMapping("/api/visits/{id}")

@@ -15,6 +15,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "visit_event")
+@SuppressWarnings("UnusedVariable") // columns that only the database reads
 public class VisitEvent {
 
     /** What happened. */

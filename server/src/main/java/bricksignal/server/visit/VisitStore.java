@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.casework.entry.Filed;
+import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.log.EntryJson;
@@ -12,7 +13,6 @@ import bricksignal.server.overlay.OverlayVersions;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.pack.UnitRef;
 import bricksignal.server.policy.PolicyService;
-import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import bricksignal.server.site.SiteService;
@@ -20,6 +20,7 @@ import bricksignal.server.site.SiteUnit;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.OptionalLong;
 import java.util.UUID;
@@ -40,7 +41,7 @@ class VisitStore {
     private final SiteService sites;
     private final OverlayVersions overlays;
     private final PolicyService policy;
-    private final Clock clock = Clock.systemDefaultZone();
+    private final Clock clock = Clock.system(ZoneId.systemDefault());
 
     VisitStore(Visits visits, VisitEvents events, EvidenceLog log, EntryJson json, Accounts accounts, Packs packs,
             SiteService sites, OverlayVersions overlays, PolicyService policy) {

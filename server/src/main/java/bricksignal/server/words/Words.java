@@ -1,6 +1,7 @@
 package bricksignal.server.words;
 
 import bricksignal.casework.words.Catalogue;
+import bricksignal.core.Known;
 import bricksignal.core.words.Message;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -48,7 +49,7 @@ public class Words {
 
     private Catalogue catalogue() {
         Catalogue asked = byLanguage.get(LocaleContextHolder.getLocale().getLanguage());
-        return asked == null ? byLanguage.get(Locale.ENGLISH.getLanguage()) : asked;
+        return asked == null ? Known.in(byLanguage, Locale.ENGLISH.getLanguage()) : asked;
     }
 
     /** In JSON a message is its words. */

@@ -1,5 +1,6 @@
 package bricksignal.core.board.run;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
@@ -114,7 +115,7 @@ public final class Simulation {
         double nearest = Double.POSITIVE_INFINITY;
         for (Region region : board.regions()) {
             Env inRegion = snapshot.at(time, region.id());
-            for (Region.Transition way : region.state(snapshot.states().get(region.id())).transitions()) {
+            for (Region.Transition way : region.state(Known.in(snapshot.states(), region.id())).transitions()) {
                 nearest = Math.min(nearest, way.when().horizon(inRegion));
             }
         }

@@ -1,5 +1,6 @@
 package bricksignal.core.board.run;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
@@ -85,7 +86,7 @@ final class UnitState {
             changed |= fed ? powered.add(board.id()) : powered.remove(board.id());
             for (Input input : board.inputs()) {
                 double sensed = sensed(input);
-                boolean was = inputs.get(input.id());
+                boolean was = Known.in(inputs, input.id());
                 boolean is = was ? sensed > input.off() : sensed >= input.on();
                 inputs.put(input.id(), is);
                 changed |= was != is;
@@ -105,7 +106,7 @@ final class UnitState {
         Env env = now(time).at(time);
         boolean changed = false;
         for (Quantity quantity : machine.process()) {
-            Motion old = motions.get(quantity.id());
+            Motion old = Known.in(motions, quantity.id());
             for (Quantity.Move move : quantity.moves()) {
                 if (move.when().holds(env)) {
                     double target = move.target().value(env);
@@ -135,7 +136,7 @@ final class UnitState {
         boolean changed = false;
         for (Region region : board.regions()) {
             Env env = now(time).at(time, region.id());
-            for (Region.Transition way : region.state(states.get(region.id())).transitions()) {
+            for (Region.Transition way : region.state(Known.in(states, region.id())).transitions()) {
                 if (way.when().holds(env)) {
                     way.sets().forEach((counter, expr) -> values.put(counter, expr.value(env)));
                     states.put(region.id(), way.to());
@@ -185,9 +186,9 @@ final class UnitState {
             boolean fed = powered.contains(board.id());
             lamps.put(board.id(), LampPattern.OFF);
             for (Region region : board.regions()) {
-                poweredStates.put(region.id(), fed ? states.get(region.id()) : "");
+                poweredStates.put(region.id(), fed ? Known.in(states, region.id()) : "");
                 if (fed) {
-                    Region.State state = region.state(states.get(region.id()));
+                    Region.State state = region.state(Known.in(states, region.id()));
                     outputs.addAll(state.outputs());
                     LampPattern shown = state.lamp();
                     if (shown != null) {

@@ -1,5 +1,6 @@
 package bricksignal.core.circuit.solve;
 
+import bricksignal.core.Known;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import java.util.Map;
@@ -122,8 +123,8 @@ final class Network {
     /** Row: v(a) - v(b) - ohms i = volts; the current i enters the element at a. */
     private void branch(String id, String a, String b, double ohms, double volts, double imaginaryVolts) {
         int i = branchOf[circuit.position(id)];
-        couple(netIndex.get(a), i, 1);
-        couple(netIndex.get(b), i, -1);
+        couple(Known.in(netIndex, a), i, 1);
+        couple(Known.in(netIndex, b), i, -1);
         add(i, i, -(ohms + extraOhms), 0);
         rightHandSide[2 * i] = volts;
         rightHandSide[2 * i + 1] = imaginaryVolts;
@@ -132,16 +133,16 @@ final class Network {
     /** Row: v(s1) - v(s2) - (v(p1) - v(p2)) / ratio - ohms i = 0; i enters at s1 and leaves p1 divided by the ratio. */
     private void transformer(Element.Transformer t) {
         int i = branchOf[circuit.position(t.id())];
-        couple(netIndex.get(t.s1()), i, 1);
-        couple(netIndex.get(t.s2()), i, -1);
-        couple(netIndex.get(t.p1()), i, -1 / t.ratio());
-        couple(netIndex.get(t.p2()), i, 1 / t.ratio());
+        couple(Known.in(netIndex, t.s1()), i, 1);
+        couple(Known.in(netIndex, t.s2()), i, -1);
+        couple(Known.in(netIndex, t.p1()), i, -1 / t.ratio());
+        couple(Known.in(netIndex, t.p2()), i, 1 / t.ratio());
         add(i, i, -(t.ohms() + extraOhms), 0);
     }
 
     private void admittance(String a, String b, double re, double im) {
-        int i = netIndex.get(a);
-        int j = netIndex.get(b);
+        int i = Known.in(netIndex, a);
+        int j = Known.in(netIndex, b);
         add(i, i, re, im);
         add(j, j, re, im);
         add(i, j, -re, -im);
@@ -149,7 +150,7 @@ final class Network {
     }
 
     private void inject(String net, double amps) {
-        int i = netIndex.get(net);
+        int i = Known.in(netIndex, net);
         if (i >= 0) {
             rightHandSide[2 * i] += amps;
         }

@@ -1,5 +1,6 @@
 package bricksignal.core.circuit.solve;
 
+import bricksignal.core.Known;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import java.util.LinkedHashMap;
@@ -95,7 +96,7 @@ public final class Solution {
         }
         if (element instanceof Element.FlamePath flame) {
             return flame.lit() ? directVolts(flame.rod(), flame.burner()) / flame.ohms()
-                    + Element.FlamePath.HALF_WAVE_MEAN * flameVolts().get(flame.id()) / flame.ohms() : 0;
+                    + Element.FlamePath.HALF_WAVE_MEAN * Known.in(flameVolts(), flame.id()) / flame.ohms() : 0;
         }
         if (element instanceof Element.Transformer t) {
             return t.open() ? 0 : directVolts(t.s1(), t.s2()) / t.ohms();

@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis.plan;
 
+import bricksignal.core.Known;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
@@ -62,7 +63,7 @@ public final class Planner {
         for (HypothesisId id : diagnosis.ranking()) {
             diagnosis.hypothesis(id).parts().forEach(part -> probability.merge(part.id(), diagnosis.belief(id), Double::sum));
         }
-        return probability.keySet().stream().sorted(Comparator.comparingDouble((String part) -> -probability.get(part)
+        return probability.keySet().stream().sorted(Comparator.comparingDouble((String part) -> -Known.in(probability, part)
                 / Repairs.cost(pack.model().part(part), policy))).toList();
     }
 

@@ -1,6 +1,5 @@
 package bricksignal.core.diagnosis.proof;
 
-import bricksignal.core.board.Effect;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
@@ -9,13 +8,10 @@ import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * Refuses to condemn a part before it is proven: probable above {@link #ENOUGH}, with direct evidence in the log. For an

@@ -1,0 +1,124 @@
+package bricksignal.bench.server;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * {@code bin/bench load --technicians N --think SECONDS --seconds N}: each technician has a session and opens a visit of its own, the
+ * five families one after the other; posts a reading, reads the page as another device of his would, thinks, and opens the next
+ * visit when nothing is asked any more. The first quarter of the time warms up and is not counted. Client, server and database share
+ * the machine's cores.
+ */
+public final class LoadBench {
+
+    private final Times readings = new Times();
+    private final Times pages = new Times();
+    private final Times sizes = new Times();
+    private final AtomicInteger errors = new AtomicInteger();
+    private volatile boolean counts;
+    private volatile boolean over;
+
+    private LoadBench() {
+    }
+
+    public static Map<String, Object> run(long seed, int technicians, double think, int seconds) {
+        try (Application application = Application.start()) {
+            return new LoadBench().run(application.url(), seed, technicians, think, seconds);
+        }
+    }
+
+    private Map<String, Object> run(String url, long seed, int technicians, double think, int seconds) {
+        List<Thread> threads = new ArrayList<>();
+        for (int i = 0; i < technicians; i++) {
+            int number = i;
+            Thread thread = new Thread(() -> work(url, number, new Random(seed * 1009 + number), think));
+            threads.add(thread);
+            thread.start();
+        }
+        Application.sleep(250L * seconds);
+        counts = true;
+        long began = System.nanoTime();
+        Application.sleep(750L * seconds);
+        double counted = (System.nanoTime() - began) / 1e9;
+        over = true;
+        for (Thread thread : threads) {
+            try {
+                thread.join(30_000);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        Map<String, Object> figures = new LinkedHashMap<>();
+        figures.put("technicians", technicians);
+        figures.put("errors", errors.get());
+        figures.put("readings", readings.count());
+        figures.put("readingsPerSecond", readings.count() / counted);
+        figures.put("readingP50Ms", readings.percentile(50));
+        figures.put("readingP95Ms", readings.percentile(95));
+        figures.put("readingMostMs", readings.most());
+        figures.put("pageP95Ms", pages.percentile(95));
+        figures.put("answerP95Kb", sizes.percentile(95) / 1024);
+        figures.put("answerMostKb", sizes.most() / 1024);
+        figures.forEach((name, value) -> System.out.printf("%-20s %s%n", name, value instanceof Double d
+                ? String.format("%.2f", d) : value));
+        return figures;
+    }
+
+    private void work(String url, int number, Random random, double think) {
+        Person person = Person.loggedIn(url, number % 2 == 0 ? "ines" : "tobin");
+        JsonNode sites = person.get("/api/sites").json();
+        for (int visit = 0; !over; visit++) {
+            String family = Truth.families().get((number + visit) % Truth.families().size());
+            visit(person, unitOf(sites, family), Truth.drawn(family, random), think);
+        }
+    }
+
+    static String unitOf(JsonNode sites, String family) {
+        for (JsonNode site : sites) {
+            for (JsonNode unit : site.get("units")) {
+                if (unit.get("pack").asString().equals(family)) {
+                    return unit.get("id").asString();
+                }
+            }
+        }
+        throw new IllegalStateException("no unit of " + family + " in the demo");
+    }
+
+    private void visit(Person person, String unit, Truth truth, double think) {
+        Person.Reply made = person.post("/api/jobs", Map.of("unitId", unit, "complaint", "bench"));
+        if (!good(made)) {
+            return;
+        }
+        String path = "/api/visits/" + made.json().get("job").get("id").asString();
+        JsonNode next = made.json().get("page").get("next");
+        for (int i = 0; i < 40 && !over && next != null && !next.isNull(); i++) {
+            Person.Reply reading = person.post(path + "/log", truth.entry(next.get("id").asString()));
+            if (!good(reading)) {
+                return;
+            }
+            next = reading.json().get("page").get("next");
+            Person.Reply page = person.get(path + "/page");
+            good(page);
+            if (counts && !over) {
+                readings.add(reading.ms());
+                sizes.add(reading.bytes());
+                pages.add(page.ms());
+            }
+            Application.sleep((long) (1000 * think));
+        }
+    }
+
+    private boolean good(Person.Reply reply) {
+        if (!reply.good() && !over) {
+            if (errors.incrementAndGet() <= 5) {
+                System.out.println("error " + reply.status() + ": " + reply.body());
+            }
+        }
+        return reply.good();
+    }
+}
