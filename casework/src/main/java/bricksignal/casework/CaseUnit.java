@@ -1,5 +1,6 @@
 package bricksignal.casework;
 
+import bricksignal.core.Known;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.diagnosis.CompiledPack;
@@ -70,7 +71,7 @@ public final class CaseUnit {
 
     /** True if a voltage is there: at least half of the most that this point ever has in a unit in good order. */
     public boolean live(Point point, double volts) {
-        double most = mostVolts.get(point.net());
+        double most = Known.in(mostVolts, point.net());
         return ErrorModel.something(MeterMode.AC_VOLTS, most) && Math.abs(volts) >= LIVE_SHARE * most;
     }
 

@@ -2,7 +2,7 @@ package bricksignal.casework;
 
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.lamp.LampDecoder;
+import bricksignal.core.lamp.LampDecoder.Decoding;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param lamp how a lamp was read, or null
  * @param counts whether it still stands: neither taken back nor replaced
  */
-public record Line(Filed filed, List<Observation> observations, LampDecoder.@Nullable Decoding lamp, boolean counts) {
+public record Line(Filed filed, List<Observation> observations, @Nullable Decoding lamp, boolean counts) {
 
     public Line {
         observations = List.copyOf(observations);

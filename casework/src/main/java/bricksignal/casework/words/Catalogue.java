@@ -78,7 +78,7 @@ public final class Catalogue {
     /** The same beginning with a capital. */
     public String sentence(Message message) {
         String words = words(message);
-        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase() + words.substring(1);
+        return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private String unit(MeterMode mode) {
