@@ -3,7 +3,6 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.run.SolvedStates;
-import bricksignal.core.board.run.Timeline;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Test;
@@ -169,7 +168,7 @@ public final class Predictions {
         List<RunRecord> kept = new ArrayList<>();
         for (Fault failure : UnlistedFailures.of(model, nominal.usualRun())) {
             VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
-            boolean settles = model.watchedScenarios().stream().map(s -> unit.run(s.id())).noneMatch(Timeline::chattering);
+            boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
             if (settles && Recorder.fails(model, unit, nominal)) {
                 failures.add(failure);
                 kept.add(recorder.of(unit));

@@ -12,26 +12,27 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Meter;
 import bricksignal.core.circuit.solve.Solution;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** A machine that was run through every scenario and can be measured at any moment. */
+/** A machine that is run through the scenarios of its model and can be measured at any moment. Safe for use by several threads. */
 public final class VirtualUnit {
 
     private final UnitModel model;
-    private final Map<String, Timeline> runs = new LinkedHashMap<>();
+    private final Machine machine;
+    private final SolvedStates solved;
+    private final Map<String, Timeline> runs = new java.util.concurrent.ConcurrentHashMap<>();
     private final Map<Rewired, Solution> rewired = new java.util.concurrent.ConcurrentHashMap<>();
 
     private VirtualUnit(UnitModel model, Machine machine, SolvedStates solved) {
         this.model = model;
-        List<Timeline> timelines = Simulation.run(machine, model.scenarios(), solved);
-        timelines.forEach(timeline -> runs.put(timeline.scenario().id(), timeline));
+        this.machine = machine;
+        this.solved = solved;
     }
 
-    /** Runs a machine, the nominal one of the model or one with a fault in it. */
+    /** A machine to run, the nominal one of the model or one with a fault in it. */
     public static VirtualUnit of(UnitModel model, Machine machine) {
         return of(model, machine, new SolvedStates());
     }
@@ -41,13 +42,21 @@ public final class VirtualUnit {
         return new VirtualUnit(model, machine, solved);
     }
 
-    /** The run under a scenario. */
+    /** The run under a scenario; run when first asked for. */
     public Timeline run(String scenario) {
-        Timeline run = runs.get(scenario);
-        if (run == null) {
-            throw new IllegalArgumentException("this unit has no scenario '" + scenario + "'; it has " + runs.keySet());
-        }
-        return run;
+        return runs.computeIfAbsent(scenario, id -> Simulation.run(machine, List.of(scenario(id)), solved).get(0));
+    }
+
+    /** True if the unit finds rest all along a scenario; one that does not is run no further. */
+    public boolean settles(String scenario) {
+        Timeline run = runs.computeIfAbsent(scenario, id -> Simulation.untilItChatters(machine, scenario(id), solved));
+        return !run.chattering();
+    }
+
+    private Scenario scenario(String id) {
+        return model.scenarios().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow(() ->
+                new IllegalArgumentException("this unit has no scenario '" + id + "'; it has "
+                + model.scenarios().stream().map(Scenario::id).toList()));
     }
 
     /** The usual run: that of the first scenario. */

@@ -49,8 +49,8 @@ public class Packs {
 
     private final PackTexts texts;
     private final TransactionTemplate transaction;
-    private final PackLibrary library;
-    private final Map<String, String> current = new LinkedHashMap<>();
+    /** What is installed; read beside the start of the application, for it takes seconds on a cold machine. */
+    private final CompletableFuture<Installed> installed;
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
@@ -71,14 +71,29 @@ public class Packs {
                 .removalListener((@Nullable String key, @Nullable CaseUnit unit, RemovalCause cause) -> dropped.forEach(told ->
                         told.accept(String.valueOf(key))))
                 .executor(worker).buildAsync();
-        this.library = PackLibrary.load();
-        library.models().forEach(model -> current.put(model.id(), digest(PackLibrary.text(model.id()))));
-        if (warm) {
-            warming = CompletableFuture.allOf(current.values().stream().map(digest -> made(new UnitRef(digest, null, null)))
-                    .toArray(CompletableFuture[]::new));
-        } else {
-            warming = CompletableFuture.completedFuture(null);
+        this.installed = CompletableFuture.supplyAsync(Installed::read, worker);
+        this.warming = installed.thenCompose(all -> !warm ? CompletableFuture.completedFuture(null) : CompletableFuture.allOf(
+                all.digests().values().stream().map(digest -> made(new UnitRef(digest, null, null)))
+                .toArray(CompletableFuture[]::new)));
+    }
+
+    /**
+     * The packs that ship.
+     *
+     * @param digests of their texts, by family
+     */
+    private record Installed(PackLibrary library, Map<String, String> digests) {
+
+        static Installed read() {
+            PackLibrary library = PackLibrary.load();
+            Map<String, String> digests = new LinkedHashMap<>();
+            library.models().forEach(model -> digests.put(model.id(), digest(PackLibrary.text(model.id()))));
+            return new Installed(library, digests);
         }
+    }
+
+    private Installed installed() {
+        return installed.join();
     }
 
     /** True when the installed families are ready. */
@@ -88,7 +103,7 @@ public class Packs {
 
     /** Keeps the texts of the installed families, so that what a visit was read with is there for ever. */
     public void keepTexts() {
-        transaction.executeWithoutResult(status -> current.forEach((family, digest) -> texts.keep(digest, family,
+        transaction.executeWithoutResult(status -> installed().digests().forEach((family, digest) -> texts.keep(digest, family,
                 PackLibrary.text(family))));
     }
 
@@ -98,7 +113,7 @@ public class Packs {
     }
 
     public List<UnitModel> models() {
-        return library.models();
+        return installed().library().models();
     }
 
     /**
@@ -107,15 +122,15 @@ public class Packs {
      * @throws IllegalArgumentException if no such family is installed
      */
     public String digestOf(String family) {
-        return Optional.ofNullable(current.get(family)).orElseThrow(() -> new IllegalArgumentException("there is no pack '"
+        return Optional.ofNullable(installed().digests().get(family)).orElseThrow(() -> new IllegalArgumentException("there is no pack '"
                 + family + "'"));
     }
 
     /** A family's text by its digest: as installed, or as some visit used it. */
     public Optional<String> text(String digest) {
-        for (Map.Entry<String, String> installed : current.entrySet()) {
-            if (installed.getValue().equals(digest)) {
-                return Optional.of(PackLibrary.text(installed.getKey()));
+        for (Map.Entry<String, String> known : installed().digests().entrySet()) {
+            if (known.getValue().equals(digest)) {
+                return Optional.of(PackLibrary.text(known.getKey()));
             }
         }
         return texts.findById(digest).map(PackText::content);
@@ -158,8 +173,8 @@ public class Packs {
     }
 
     private CaseUnit family(UnitRef ref) {
-        UnitModel model = current.entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest())).findFirst()
-                .map(entry -> library.model(entry.getKey())).orElseGet(() -> PackReader.read(textOf(ref)));
+        UnitModel model = installed().digests().entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest())).findFirst()
+                .map(entry -> installed().library().model(entry.getKey())).orElseGet(() -> PackReader.read(textOf(ref)));
         return compiled(ref, model, null);
     }
 

@@ -28,9 +28,11 @@ public final class Simulation {
     private final Machine machine;
     private final Scenario scenario;
     private final UnitState state;
+    private final boolean patient;
     private boolean chattering;
 
-    private Simulation(Machine machine, Scenario scenario, SolvedStates solved) {
+    private Simulation(Machine machine, Scenario scenario, SolvedStates solved, boolean patient) {
+        this.patient = patient;
         this.machine = machine;
         this.scenario = scenario;
         this.state = new UnitState(machine, solved);
@@ -48,14 +50,19 @@ public final class Simulation {
 
     /** Runs of one machine out of a family, whose members with the same wiring share its solved states. */
     public static List<Timeline> run(Machine machine, List<Scenario> scenarios, SolvedStates solved) {
-        return scenarios.stream().map(scenario -> new Simulation(machine, scenario, solved).timeline()).toList();
+        return scenarios.stream().map(scenario -> new Simulation(machine, scenario, solved, true).timeline()).toList();
+    }
+
+    /** The same, given up where the unit finds no rest: from there on the run stands still. */
+    public static Timeline untilItChatters(Machine machine, Scenario scenario, SolvedStates solved) {
+        return new Simulation(machine, scenario, solved, false).timeline();
     }
 
     private Timeline timeline() {
         List<Timeline.Interval> intervals = new ArrayList<>();
         double time = 0;
         int step = 0;
-        while (time < scenario.seconds() && intervals.size() < MOST_INTERVALS) {
+        while (time < scenario.seconds() && intervals.size() < MOST_INTERVALS && (patient || !chattering)) {
             for (; step < scenario.steps().size() && scenario.steps().get(step).at() <= time; step++) {
                 state.act(scenario.steps().get(step));
             }
