@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
 /** Lets an entry into a case, or refuses it: what it says must make sense for the unit, and the rules of the job must let it pass. */
 public final class Admission {
 
+    /** The most entries of one visit, so that every answer stays bounded. Ours: a long day's visit has under a hundred. */
+    static final int MOST_ENTRIES = 1000;
+
     private Admission() {
     }
 
@@ -24,6 +27,9 @@ public final class Admission {
      * @throws Refused if it is not let in
      */
     public static Filed admit(Case before, Filed sent, Set<String> twins) {
+        if (before.lines().size() >= MOST_ENTRIES) {
+            throw new Refused("kind", Message.of("entry.full", new Message.Number(MOST_ENTRIES)));
+        }
         Line about = about(before, sent);
         Filed kept = sent.with(kept(sent.entry(), about));
         new EntryReader(before.unit().pack()).read(kept.entry(), before.run());

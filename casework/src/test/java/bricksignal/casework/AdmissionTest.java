@@ -39,6 +39,13 @@ class AdmissionTest {
         });
     }
 
+    @Test
+    void visitDoesNotGrowWithoutEnd() {
+        Case full = Case.of(FURNACE, bricksignal.core.diagnosis.plan.Policy.defaults(), IntStream.range(0, Admission.MOST_ENTRIES)
+                .mapToObj(i -> filed("n" + i, new Entry.Note("again"), null)).toList());
+        refused(full, new Entry.Note("once more"), "kind", "entry.full");
+    }
+
     // --- a board is not replaced before it is proven -------------------------------------------------------------------------------
 
     /** Everything that condemns the board for the igniter output, as a careful technician finds it. */

@@ -106,6 +106,7 @@ class KeptTest {
         String visit = ines.job("old pack");
         ines.add(visit, entry("PATTERN", "pattern", "7 flashes"));
         olderPack(visit, PackLibrary.text("f1-furnace").replace("title: ", "title: Once "));
+        page(visit);
         assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "x")).status())
                 .isEqualTo(200);
         JsonNode view = page(visit);

@@ -4,6 +4,7 @@ import static bricksignal.server.Client.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -30,6 +31,18 @@ class RestartTest {
                 ines.at(second.url()).add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
                 assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("page").get("log")).hasSize(2);
                 assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(10);
+            }
+        }
+    }
+
+    /** The demo data are loaded by whichever comes first, once. */
+    @Test
+    void twoInstancesMayStartTogetherOnAnEmptyDatabase() {
+        try (Cluster cluster = Cluster.create()) {
+            CompletableFuture<RunningServer.Instance> other = CompletableFuture.supplyAsync(() -> RunningServer.Instance.on(cluster));
+            try (RunningServer.Instance first = RunningServer.Instance.on(cluster); RunningServer.Instance second = other.join()) {
+                assertThat(first.logIn("odile").jobs()).hasSize(10);
+                assertThat(second.logIn("odile").jobs()).hasSize(10);
             }
         }
     }

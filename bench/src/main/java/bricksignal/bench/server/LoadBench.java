@@ -5,21 +5,27 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.JsonNode;
 
 /**
  * {@code bin/bench load --technicians N --think SECONDS --seconds N}: each technician has a session and opens a visit of its own, the
  * five families one after the other; posts a reading, reads the page as another device of his would, thinks, and opens the next
- * visit when nothing is asked any more. The first quarter of the time warms up and is not counted. Client, server and database share
- * the machine's cores.
+ * visit when nothing is asked any more. The clock begins when all have logged in (a password is slow to check, on purpose); the first
+ * quarter of the time warms up and is not counted. Client, server and database share
+ * the machine's cores; as a reference, the same people first ask as fast as they can for what costs nothing but the way (who am I).
  */
 public final class LoadBench {
+
+    private static final int REFERENCE_SECONDS = 10;
 
     private final Times readings = new Times();
     private final Times pages = new Times();
     private final Times sizes = new Times();
     private final AtomicInteger errors = new AtomicInteger();
+    private final AtomicInteger plainAnswers = new AtomicInteger();
+    private volatile boolean plainOver;
     private volatile boolean counts;
     private volatile boolean over;
 
@@ -34,12 +40,17 @@ public final class LoadBench {
 
     private Map<String, Object> run(String url, long seed, int technicians, double think, int seconds) {
         List<Thread> threads = new ArrayList<>();
+        CountDownLatch logins = new CountDownLatch(technicians);
         for (int i = 0; i < technicians; i++) {
             int number = i;
-            Thread thread = new Thread(() -> work(url, number, new Random(seed * 1009 + number), think));
+            Thread thread = new Thread(() -> work(url, number, new Random(seed * 1009 + number), think, logins));
             threads.add(thread);
             thread.start();
         }
+        await(logins);
+        Application.sleep(1000L * REFERENCE_SECONDS);
+        double plain = plainAnswers.get() / (double) REFERENCE_SECONDS;
+        plainOver = true;
         Application.sleep(250L * seconds);
         counts = true;
         long began = System.nanoTime();
@@ -56,6 +67,7 @@ public final class LoadBench {
         Map<String, Object> figures = new LinkedHashMap<>();
         figures.put("technicians", technicians);
         figures.put("errors", errors.get());
+        figures.put("plainPerSecond", plain);
         figures.put("readings", readings.count());
         figures.put("readingsPerSecond", readings.count() / counted);
         figures.put("readingP50Ms", readings.percentile(50));
@@ -69,8 +81,24 @@ public final class LoadBench {
         return figures;
     }
 
-    private void work(String url, int number, Random random, double think) {
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void work(String url, int number, Random random, double think, CountDownLatch logins) {
         Person person = Person.loggedIn(url, number % 2 == 0 ? "ines" : "tobin");
+        logins.countDown();
+        await(logins);
+        while (!plainOver) {
+            if (good(person.get("/api/me")) && !plainOver) {
+                plainAnswers.incrementAndGet();
+            }
+        }
+        Application.sleep((long) (1000 * think * random.nextDouble()));
         JsonNode sites = person.get("/api/sites").json();
         for (int visit = 0; !over; visit++) {
             String family = Truth.families().get((number + visit) % Truth.families().size());

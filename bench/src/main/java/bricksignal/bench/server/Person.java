@@ -19,13 +19,15 @@ final class Person {
 
     private static final Duration LONGEST = Duration.ofSeconds(120);
 
+    /** One for all: thousands of people, not thousands of selector threads. */
+    private static final HttpClient HTTP = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1)
+            .connectTimeout(Duration.ofSeconds(10)).build();
+
     private final String base;
-    private final HttpClient http;
     private final Map<String, String> cookies = new LinkedHashMap<>();
 
     private Person(String base) {
         this.base = base;
-        this.http = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).connectTimeout(Duration.ofSeconds(10)).build();
     }
 
     /** What came back; status 0 where nothing did. */
@@ -54,7 +56,7 @@ final class Person {
 
     static boolean healthy(String base) {
         try {
-            HttpResponse<String> answer = HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(base
+            HttpResponse<String> answer = HTTP.send(HttpRequest.newBuilder(URI.create(base
                     + "/actuator/health")).timeout(Duration.ofSeconds(2)).build(), HttpResponse.BodyHandlers.ofString());
             return answer.statusCode() == 200 && answer.body().contains("\"status\":\"UP\"");
         } catch (IOException away) {
@@ -101,7 +103,7 @@ final class Person {
     private Reply send(HttpRequest.Builder request) {
         long began = System.nanoTime();
         try {
-            HttpResponse<byte[]> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+            HttpResponse<byte[]> answer = HTTP.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
             double ms = (System.nanoTime() - began) / 1e6;
             answer.headers().allValues("Set-Cookie").forEach(this::keep);
             byte[] body = answer.body();

@@ -14,6 +14,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.transaction.support.TransactionOperations;
 
 /**
  * Sessions with a cookie, CSRF by cookie and header. Without a session only the login, the health and the files of the
@@ -58,6 +59,12 @@ class Security {
                 .map(account -> User.withUsername(account.login()).password(account.passwordHash())
                         .roles(account.role().name()).build())
                 .orElseThrow(() -> new UsernameNotFoundException(login));
+    }
+
+    /** A session is read and written by one statement each: a transaction around it would only be two more ways to the database. */
+    @Bean(defaultCandidate = false)
+    TransactionOperations springSessionTransactionOperations() {
+        return TransactionOperations.withoutTransaction();
     }
 
     @Bean

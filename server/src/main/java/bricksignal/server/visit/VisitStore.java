@@ -113,18 +113,14 @@ class VisitStore {
     /**
      * Adds an entry that was admitted to a case.
      *
-     * @param seen the visit as it was when the entry was admitted
+     * @param seen the visit as it was when the entry was admitted, to somebody who may
      * @param seenPlace the place of the last entry then
      */
     @Transactional
     Appended append(Snapshot seen, long seenPlace, Filed kept, @Nullable String recording) {
         UUID id = seen.visit().id();
-        Visit visit = own(seen.account(), visits.locked(id).orElse(null));
+        Visit visit = visits.locked(id).orElseThrow(VisitStore::noSuchVisit);
         UUID entry = UUID.fromString(kept.id());
-        UUID known = log.visitOf(entry).orElse(null);
-        if (known != null) {
-            return before(id, known, entry);
-        }
         mustBeOpen(visit);
         String digest = visit.packDigest();
         if (log.lastPlace(id) != seenPlace || digest != null && !digest.equals(seen.unit().digest())) {
@@ -224,8 +220,12 @@ class VisitStore {
 
     private static Visit own(Account account, @Nullable Visit visit) {
         if (visit == null || !maySee(account, visit)) {
-            throw new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
+            throw noSuchVisit();
         }
         return visit;
+    }
+
+    private static NotHere noSuchVisit() {
+        return new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
     }
 }

@@ -22,7 +22,6 @@ import java.util.Set;
  */
 public final class Planner {
 
-    private static final double NEGLIGIBLE = 1e-4;
     /** What is less probable changes no expected cost by a cent and no choice. */
     private static final double RULED_OUT = 1e-7;
     private static final double MEMBER_CHANCE = 0.5;
@@ -148,7 +147,7 @@ public final class Planner {
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : tests) {
             Proposal proposal = weigh(test, state, now, standing);
-            if (proposal.bits() > NEGLIGIBLE) {
+            if (proposal.bits() > Weighing.NEGLIGIBLE) {
                 proposals.add(proposal);
             }
         }
@@ -161,26 +160,11 @@ public final class Planner {
     private Proposal weigh(Test test, State state, double now, Setup standing) {
         Outcomes outcomes = pack.predictions().outcomes(test);
         double[][] chances = outcomes.chances(state.ids, state.places);
-        double[] totals = new double[outcomes.count()];
-        double[] weights = new double[chances.length];
-        double after = 0;
-        double bits = 0;
-        for (int k = 0; k < outcomes.count(); k++) {
-            double total = 0;
-            for (int h = 0; h < weights.length; h++) {
-                weights[h] = state.weights[h] * chances[h][k];
-                total += weights[h];
-            }
-            if (total > NEGLIGIBLE) {
-                after += state.repairs.expectedCost(weights, total);
-                bits += gain(weights, total, state.weights);
-                totals[k] = total;
-            }
-        }
+        Weighing weighing = Weighing.of(chances, outcomes.count(), state.weights, state.repairs);
         double minutes = TestCost.minutes(pack, test, standing);
         double cost = minutes * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
-        return new Proposal(test, minutes, cost, now - after - cost, Math.max(0, bits),
-                () -> branches(outcomes, chances, totals, state));
+        return new Proposal(test, minutes, cost, now - weighing.after() - cost, weighing.bits(),
+                () -> branches(outcomes, chances, weighing.totals(), state));
     }
 
     private static List<Proposal.Branch> branches(Outcomes outcomes, double[][] chances, double[] totals, State state) {
@@ -194,21 +178,10 @@ public final class Planner {
         return branches;
     }
 
-    /** This outcome's share of the mutual information between test and hypothesis, in bits. */
-    private static double gain(double[] weights, double total, double[] belief) {
-        double bits = 0;
-        for (int h = 0; h < weights.length; h++) {
-            if (weights[h] > 0) {
-                bits += weights[h] * Math.log(weights[h] / (total * belief[h])) / Math.log(2);
-            }
-        }
-        return bits;
-    }
-
     private static List<HypothesisId> members(double[][] chances, int k, State state) {
         List<Integer> members = new ArrayList<>();
         for (int h = 0; h < chances.length; h++) {
-            if (state.weights[h] > NEGLIGIBLE && chances[h][k] >= MEMBER_CHANCE) {
+            if (state.weights[h] > Weighing.NEGLIGIBLE && chances[h][k] >= MEMBER_CHANCE) {
                 members.add(h);
             }
         }

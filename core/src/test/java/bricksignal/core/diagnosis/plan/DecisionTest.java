@@ -94,7 +94,7 @@ class DecisionTest {
     @Test
     void bestMeasurementOfThePolyboxIsX() {
         double[] posterior = polyboxPosterior();
-        double[][][] chance = new double[3][VALUES][32];
+        double[][][] chance = new double[3][32][VALUES];
         for (int failed = 0; failed < 32; failed++) {
             if (posterior[failed] > 0) {
                 int candidate = failed;
@@ -102,18 +102,34 @@ class DecisionTest {
                 double each = 1 / (evidence * Math.pow(VALUES, Integer.bitCount(failed)));
                 sum(failed, x -> y -> z -> f -> g -> {
                     if (f == 10 && g == 12) {
-                        chance[0][x][candidate] += each;
-                        chance[1][y][candidate] += each;
-                        chance[2][z][candidate] += each;
+                        chance[0][candidate][x] += each;
+                        chance[1][candidate][y] += each;
+                        chance[2][candidate][z] += each;
                     }
                     return 0.0;
                 });
             }
         }
-        Decision decision = new Decision(posterior, new double[] {1, 1, 1}, chance, (weights, total) -> 0);
-        int best = decision.informationPerCost(0).choose(posterior, 1, new boolean[3]);
-        assertThat(List.of("X", "Y", "Z").get(best)).isEqualTo("X");
-        assertThat(decision.bits(0, posterior, 1)).as("X tells the two single candidates apart").isGreaterThan(0.9);
+        // what the planner ranks by where no test saves money yet: information, all three at the same cost
+        double[] bits = Arrays.stream(chance).mapToDouble(c -> Weighing.of(c, VALUES, posterior, (weights, total) -> 0).bits())
+                .toArray();
+        assertThat(bits[0]).as("X tells the two single candidates apart").isGreaterThan(0.9).isGreaterThan(bits[1])
+                .isGreaterThan(bits[2]);
+    }
+
+    /** The quick form that ranks and the form that the exact solution is measured by are one quantity. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3})
+    void whatThePlannerWeighsIsWhatTheDecisionCounts(long seed) {
+        Decision d = problem(seed, 6, 3);
+        for (int t = 0; t < 3; t++) {
+            double[][] byHypothesis = new double[6][2];
+            for (int h = 0; h < 6; h++) {
+                byHypothesis[h] = new double[] {d.chance()[t][0][h], d.chance()[t][1][h]};
+            }
+            Weighing weighing = Weighing.of(byHypothesis, 2, d.prior(), d.stop());
+            assertThat(weighing.bits()).isCloseTo(d.bits(t, d.prior(), 1), within(1e-9));
+        }
     }
 
     // --- order of repair: Heckerman, Breese and Rommelse, Communications of the ACM 38 (1995): by p over c --------------------
