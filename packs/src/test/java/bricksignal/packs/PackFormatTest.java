@@ -1,0 +1,61 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.core.lamp.LampPattern;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The examples of docs/pack-format.md are read, so that the page says only what is so. */
+class PackFormatTest {
+
+    private static final String PAGE = page();
+
+    private static String page() {
+        try {
+            return Files.readString(Path.of("../docs/pack-format.md"));
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static List<String> blocks(String language) {
+        return Pattern.compile("```" + language + "\n(.*?)```", Pattern.DOTALL).matcher(PAGE).results().map((MatchResult m) -> m.group(1))
+                .toList();
+    }
+
+    @Test
+    void overlayOfThePageIsAnOverlay() {
+        String overlay = blocks("yaml").stream().filter(b -> b.startsWith("overlay:")).findFirst().orElseThrow();
+        assertThat(OverlayReader.read(overlay).model().point("HLI").label()).isEqualTo("J4-2");
+    }
+
+    @Test
+    void processOfThePageStandsInThePackThatItIsFrom() {
+        String process = blocks("yaml").stream().filter(b -> b.startsWith("draft:")).findFirst().orElseThrow();
+        String indented = process.indent(2);
+        String pack = PackLibrary.text("f1-furnace").replaceFirst("(?ms)^  draft:.*?(?=^  [a-z])", java.util.regex.Matcher
+                .quoteReplacement(indented));
+        assertThat(pack).contains("0.95 * vent * hose, tau: 1.5}\n");
+        assertThat(PackReader.read(pack).machine().process()).isNotEmpty();
+    }
+
+    @Test
+    void lampsOfThePageAreLampPatterns() {
+        String section = PAGE.substring(PAGE.indexOf("## Lamps"), PAGE.indexOf("## Tests that nobody declares"));
+        String lamps = section.split("```")[1];
+        List<String> patterns = Pattern.compile("[|\n]").splitAsStream(lamps).map(String::strip).filter(p -> !p.isEmpty()).toList();
+        assertThat(patterns).hasSizeGreaterThan(10).allSatisfy(p -> assertThat(LampPattern.parse(p)).isNotNull());
+    }
+
+    @Test
+    void everySectionOfTheSchemaIsOnThePage() {
+        assertThat(PackLibrary.text("f1-furnace").lines().filter(l -> l.matches("[a-z]+:.*")).map(l -> l.substring(0, l.indexOf(':'))))
+                .isNotEmpty().allSatisfy(section -> assertThat(PAGE).contains("`" + section + "`"));
+    }
+}
