@@ -1,5 +1,7 @@
 package bricksignal.server;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
@@ -16,6 +18,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** A browser's share of the talk: cookies, the CSRF header, JSON. */
 public final class Client {
+
+    private static final int MOST_TRIES = 60;
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -126,7 +130,17 @@ public final class Client {
         return HttpRequest.newBuilder(URI.create(base + path)).header("X-XSRF-TOKEN", token);
     }
 
+    /** Sends; a unit on its way to be ready says so, with its progress, and is asked again, as the screen does. */
     private Reply send(HttpRequest.Builder request) {
+        Reply reply = sendOnce(request);
+        for (int i = 0; i < MOST_TRIES && reply.status() == 503 && reply.body().contains("being made ready"); i++) {
+            assertThat(reply.json().get("progress").asDouble()).isBetween(0.0, 1.0);
+            reply = sendOnce(request);
+        }
+        return reply;
+    }
+
+    private Reply sendOnce(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             return new Reply(response.statusCode(), response.headers().firstValue("Content-Type").orElse(""),

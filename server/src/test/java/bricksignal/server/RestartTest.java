@@ -41,8 +41,8 @@ class RestartTest {
         try (Cluster cluster = Cluster.create()) {
             CompletableFuture<RunningServer.Instance> other = CompletableFuture.supplyAsync(() -> RunningServer.Instance.on(cluster));
             try (RunningServer.Instance first = RunningServer.Instance.on(cluster); RunningServer.Instance second = other.join()) {
-                assertThat(first.logIn("odile").jobs()).hasSize(10);
-                assertThat(second.logIn("odile").jobs()).hasSize(10);
+                assertThat(first.logIn("odile").jobs()).hasSize(9);
+                assertThat(second.logIn("odile").jobs()).hasSize(9);
             }
         }
     }

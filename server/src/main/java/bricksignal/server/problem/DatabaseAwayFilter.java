@@ -11,7 +11,11 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Sessions live in the database; when it is away, even reading the session fails, and that must be said plainly. */
+/**
+ * Sessions live in the database; when it is away, even reading the session fails, and that must be said plainly. What fails behind
+ * the dispatcher is answered there; it comes here, wrapped by the dispatcher, only where even that answer could not be written,
+ * because the session that is kept just before it could not be.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class DatabaseAwayFilter extends OncePerRequestFilter {
@@ -28,7 +32,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         try {
             chain.doFilter(request, response);
         } catch (RuntimeException | ServletException failure) {
-            if (response.isCommitted() || !DatabaseAway.is(failure)) {
+            if (response.isCommitted() || !DatabaseAway.is(failure) && !(failure instanceof ServletException)) {
                 throw failure;
             }
             response.reset();
