@@ -70,4 +70,7 @@ const other = ref(false)
 .out {
   font-weight: 700;
 }
+.caution {
+  margin-top: 0.5rem;
+}
 </style>
