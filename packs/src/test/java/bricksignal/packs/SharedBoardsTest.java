@@ -62,7 +62,7 @@ class SharedBoardsTest {
         for (int i = 0; i < volts.size(); i++) {
             d = d.and(new Observation.Reading(volts.get(i), i % 2 == 0 ? 277 : 3.3));
         }
-        assertThat(d.hypotheses().stream().filter(h -> h instanceof HypothesisId.Pair).count()).isLessThanOrEqualTo(32);
+        assertThat(d.hypotheses().stream().filter(h -> h instanceof HypothesisId.Pair).count()).isLessThanOrEqualTo(64);
         assertThat(Advice.of(d, Planner.of(pack, Policy.defaults()), Setup.AS_IT_IS).proposals()).isNotEmpty();
     }
 }

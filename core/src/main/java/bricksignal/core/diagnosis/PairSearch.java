@@ -12,8 +12,8 @@ import java.util.List;
 final class PairSearch {
 
     private static final double LEAST_SHARE = 4e-3;
-    /** So many are run for one belief, heaviest first: what is found up to there counts. */
-    private static final int MOST = 32;
+    /** So many are run for one belief, heaviest first. With half as many, pairs were missed (docs/benchmarks.md). */
+    private static final int MOST = 64;
 
     private PairSearch() {
     }
