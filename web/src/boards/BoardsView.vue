@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, importBoard, type BoardCheck, type BoardRow } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 import TopBar from '../common/TopBar.vue'
 import ProblemList from './ProblemList.vue'
 
@@ -11,20 +12,17 @@ const boards = useQuery({ queryKey: ['boards'], queryFn: () => answer<BoardRow[]
 const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
 const family = ref('')
 const check = ref<BoardCheck | null>(null)
-const problem = ref('')
+const { problem, attempt } = useAttempt()
 
 async function bring(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   if (!file) return
-  problem.value = ''
   check.value = null
-  try {
+  await attempt(async () => {
     check.value = await importBoard(await file.text())
     if (check.value.usable) await boards.refetch()
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  }
+  })
   input.value = ''
 }
 </script>

@@ -3,27 +3,20 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { logIn } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 
 const router = useRouter()
 const queries = useQueryClient()
 const username = ref('')
 const password = ref('')
-const problem = ref('')
-const busy = ref(false)
+const { problem, busy, attempt } = useAttempt()
 
-async function enter() {
-  problem.value = ''
-  busy.value = true
-  try {
+const enter = () =>
+  attempt(async () => {
     await logIn(username.value.trim(), password.value)
     queries.clear()
     await router.replace('/jobs')
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { answer, api, logIn } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 
 defineProps<{ waiting: number }>()
 const emit = defineEmits<{ done: [] }>()
@@ -9,22 +10,14 @@ const queries = useQueryClient()
 const known = queries.getQueryData<{ login: string }>(['me'])
 const username = ref(known?.login ?? '')
 const password = ref('')
-const problem = ref('')
-const busy = ref(false)
+const { problem, busy, attempt } = useAttempt()
 
-async function enter() {
-  problem.value = ''
-  busy.value = true
-  try {
+const enter = () =>
+  attempt(async () => {
     await logIn(username.value.trim(), password.value)
     queries.setQueryData(['me'], await answer(api.GET('/api/me')))
     emit('done')
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>

@@ -1,26 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Visit } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
 
 defineProps<{ differences: NonNullable<Visit['newerPack']> }>()
 const { visit, goOver } = useHandle()
 const open = ref(false)
-const busy = ref(false)
-const problem = ref('')
+const { problem, busy, attempt } = useAttempt()
 const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: 'taken out' }
-
-async function over() {
-  busy.value = true
-  problem.value = ''
-  try {
-    await goOver()
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  } finally {
-    busy.value = false
-  }
-}
 </script>
 
 <template>
@@ -32,7 +20,7 @@ async function over() {
     <button type="button" class="key quiet" :aria-expanded="open" @click="open = !open">
       what differs ({{ differences.length }})
     </button>
-    <button type="button" class="key" :disabled="busy" data-test="go-over" @click="over">
+    <button type="button" class="key" :disabled="busy" data-test="go-over" @click="attempt(goOver)">
       Go over to the newer pack
     </button>
     <ul v-if="open">

@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
 
 const { visit, reopen } = useHandle()
 const asking = ref(false)
 const reason = ref('')
-const problem = ref('')
-
-async function again() {
-  problem.value = ''
-  try {
-    await reopen(reason.value)
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  }
-}
+const { problem, attempt } = useAttempt()
 </script>
 
 <template>
@@ -24,7 +16,7 @@ async function again() {
       <button v-if="!asking" type="button" class="key quiet" data-test="reopen" @click="asking = true">
         Open it again
       </button>
-      <form v-else @submit.prevent="again">
+      <form v-else @submit.prevent="attempt(() => reopen(reason))">
         <label for="reopen-why">Why it is opened again, for the record</label>
         <input id="reopen-why" v-model="reason" class="form-control field" maxlength="500" required />
         <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">Open it again</button>

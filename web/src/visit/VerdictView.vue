@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Outcome } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 import { percent } from './format'
 import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
@@ -20,9 +21,8 @@ const words = {
 }
 /** Nobody presses on by habit: how it ended is said each time. */
 const outcome = ref<Outcome | null>(null)
-const closing = ref(false)
 const decided = ref('')
-const problem = ref('')
+const { problem, busy: closing, attempt } = useAttempt()
 const outcomes: Record<Outcome, string> = {
   FIXED: 'Fixed now',
   PART_ORDERED: 'Part ordered, second trip',
@@ -30,17 +30,12 @@ const outcomes: Record<Outcome, string> = {
 }
 
 async function end() {
-  if (!outcome.value) return
-  problem.value = ''
-  closing.value = true
-  try {
-    await close(outcome.value, decided.value)
+  const how = outcome.value
+  if (!how) return
+  await attempt(async () => {
+    await close(how, decided.value)
     await router.push({ name: 'report', params: route.params })
-  } catch (failure) {
-    problem.value = (failure as Error).message
-  } finally {
-    closing.value = false
-  }
+  })
 }
 </script>
 

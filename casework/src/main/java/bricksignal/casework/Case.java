@@ -57,9 +57,12 @@ public final class Case {
 
     /** The same with one entry more; what this unit does not understand counts as nothing. */
     public Case and(Filed filed) {
+        if (goesOn(filed)) {
+            return added(filed);
+        }
         List<Filed> entries = new ArrayList<>(entries());
         entries.add(filed);
-        return goesOn(filed) ? added(filed) : anew(of(unit, policy), entries);
+        return anew(of(unit, policy), entries);
     }
 
     /** The same under another policy. */
