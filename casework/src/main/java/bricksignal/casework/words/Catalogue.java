@@ -15,10 +15,41 @@ import java.util.Set;
  */
 public final class Catalogue {
 
-    private final Map<String, String> words;
+    private final Map<String, Pattern> words;
 
-    private Catalogue(Map<String, String> words) {
+    private Catalogue(Map<String, Pattern> words) {
         this.words = words;
+    }
+
+    /**
+     * The words of a key, taken apart once.
+     *
+     * @param texts what stands before, between and after the places
+     * @param places which part of the message stands between two texts
+     */
+    private record Pattern(List<String> texts, List<Integer> places) {
+
+        static Pattern of(String words) {
+            List<String> texts = new ArrayList<>();
+            List<Integer> places = new ArrayList<>();
+            int from = 0;
+            for (int open = words.indexOf('{'); open >= 0; open = words.indexOf('{', from)) {
+                int close = words.indexOf('}', open);
+                texts.add(words.substring(from, open));
+                places.add(Integer.parseInt(words.substring(open + 1, close)));
+                from = close + 1;
+            }
+            texts.add(words.substring(from));
+            return new Pattern(texts, places);
+        }
+
+        String filled(List<String> parts) {
+            StringBuilder text = new StringBuilder(texts.get(0));
+            for (int i = 0; i < places.size(); i++) {
+                text.append(places.get(i) < parts.size() ? parts.get(places.get(i)) : "").append(texts.get(i + 1));
+            }
+            return text.toString();
+        }
     }
 
     /**
@@ -27,7 +58,7 @@ public final class Catalogue {
      * @throws IllegalArgumentException if a line is neither a message nor a remark, or a key stands twice
      */
     public static Catalogue read(String text) {
-        Map<String, String> words = new LinkedHashMap<>();
+        Map<String, Pattern> words = new LinkedHashMap<>();
         int number = 0;
         for (String line : text.split("\n")) {
             number++;
@@ -39,7 +70,7 @@ public final class Catalogue {
                 throw new IllegalArgumentException("line " + number + " of the catalogue is no message: '" + line
                         + "'; write 'key = words'");
             }
-            if (words.put(line.substring(0, equals).strip(), line.substring(equals + 1).strip()) != null) {
+            if (words.put(line.substring(0, equals).strip(), Pattern.of(line.substring(equals + 1).strip())) != null) {
                 throw new IllegalArgumentException("line " + number + " of the catalogue: '" + line.substring(0, equals).strip()
                         + "' stands twice; take one out");
             }
@@ -86,33 +117,23 @@ public final class Catalogue {
     }
 
     private String word(String key) {
-        String known = words.get(key);
+        return filled(key, List.of());
+    }
+
+    private String filled(String key, List<String> parts) {
+        return pattern(key).filled(parts);
+    }
+
+    private Pattern pattern(String key) {
+        Pattern known = words.get(key);
         if (known == null) {
             throw new IllegalArgumentException("the catalogue has no words for '" + key + "'");
         }
         return known;
     }
 
-    private String filled(String key, List<String> parts) {
-        String pattern = word(key);
-        StringBuilder text = new StringBuilder();
-        int from = 0;
-        for (int open = pattern.indexOf('{'); open >= 0; open = pattern.indexOf('{', from)) {
-            int close = pattern.indexOf('}', open);
-            int place = Integer.parseInt(pattern.substring(open + 1, close));
-            text.append(pattern, from, open).append(place < parts.size() ? parts.get(place) : "");
-            from = close + 1;
-        }
-        return text.append(pattern.substring(from)).toString();
-    }
-
     /** How many parts the words of a key take. */
     public int places(String key) {
-        List<Integer> places = new ArrayList<>();
-        String pattern = word(key);
-        for (int open = pattern.indexOf('{'); open >= 0; open = pattern.indexOf('{', open + 1)) {
-            places.add(Integer.parseInt(pattern.substring(open + 1, pattern.indexOf('}', open))));
-        }
-        return places.stream().mapToInt(place -> place + 1).max().orElse(0);
+        return pattern(key).places().stream().mapToInt(place -> place + 1).max().orElse(0);
     }
 }

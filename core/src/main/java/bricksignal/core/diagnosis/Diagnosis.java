@@ -3,7 +3,6 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,6 +38,7 @@ public final class Diagnosis {
     private @Nullable List<HypothesisId> ranking;
     private volatile @Nullable Map<HypothesisId, Double> unlisted;
     private volatile @Nullable List<Observation> odd;
+    private volatile @Nullable List<Observation> failing;
 
     /** Logarithm of the likelihood of the first observations under a hypothesis beyond the considered ones. */
     private record Sum(int upTo, double log) {
@@ -154,9 +154,8 @@ public final class Diagnosis {
     public List<HypothesisId> ranking() {
         List<HypothesisId> known = ranking;
         if (known == null) {
-            List<HypothesisId> order = new ArrayList<>(belief.keySet());
-            order.sort(Comparator.comparingDouble((HypothesisId h) -> -belief(h)));
-            known = Collections.unmodifiableList(order);
+            known = belief.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed())
+                    .map(Map.Entry::getKey).toList();
             ranking = known;
         }
         return known;
@@ -201,16 +200,32 @@ public final class Diagnosis {
 
     /** True if a test has been made on the unit as it is now as often as it makes sense: one that does not fit is repeated. */
     public boolean answered(Test test) {
-        List<Observation> seen = sinceRepair();
-        int from = 0;
-        for (int i = 0; i < seen.size(); i++) {
-            from = WatchTest.seenToFail(seen.get(i)) && !(test instanceof Test.Check c && c.sense().watches()) ? i + 1 : from;
+        List<Observation> seen = test instanceof Test.Check c && c.sense().watches() ? sinceRepair() : sinceSeenToFail();
+        int times = 0;
+        Observation last = null;
+        for (Observation o : seen) {
+            if (o.made(test)) {
+                times++;
+                last = o;
+            }
         }
-        List<Observation> made = seen.subList(from, seen.size()).stream().filter(o -> o instanceof Observation.Reading r
-                && r.test().equals(test) || o instanceof Observation.Answer a && a.test().equals(test)
-                || test instanceof Test.Sequence && o.ofTheSequence()).toList();
-        int most = made.size() == 1 && odd().contains(made.get(0)) ? 2 : WatchTest.most(test);
-        return made.size() >= most;
+        int most = times == 1 && odd().contains(last) ? 2 : WatchTest.most(test);
+        return times >= most;
+    }
+
+    /** What was observed since the unit was last seen to fail: what was tested before tells of another state of it. */
+    private List<Observation> sinceSeenToFail() {
+        List<Observation> known = failing;
+        if (known == null) {
+            List<Observation> seen = sinceRepair();
+            int from = 0;
+            for (int i = 0; i < seen.size(); i++) {
+                from = WatchTest.seenToFail(seen.get(i)) ? i + 1 : from;
+            }
+            known = seen.subList(from, seen.size());
+            failing = known;
+        }
+        return known;
     }
 
     private List<Observation> odd() {

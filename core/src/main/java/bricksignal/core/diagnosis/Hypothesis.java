@@ -75,7 +75,12 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
 
     /** True if that is nothing at all. */
     public boolean nothing() {
-        return faults.stream().allMatch(fault -> fault.effects().isEmpty());
+        for (Fault fault : faults) {
+            if (!fault.effects().isEmpty()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** The machine with the faults in it. */

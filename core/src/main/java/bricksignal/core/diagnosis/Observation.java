@@ -12,6 +12,12 @@ public sealed interface Observation {
         return this instanceof Event || this instanceof NotSeen;
     }
 
+    /** True if this is what came of a test. */
+    default boolean made(Test test) {
+        Test of = this instanceof Reading reading ? reading.test() : this instanceof Answer answer ? answer.test() : null;
+        return of == null ? test instanceof Test.Sequence && ofTheSequence() : of.id().equals(test.id()) && of.equals(test);
+    }
+
     /**
      * A board's lamp as found.
      *

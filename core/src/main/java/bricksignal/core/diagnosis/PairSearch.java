@@ -33,15 +33,8 @@ final class PairSearch {
             return List.of();
         }
         double least = Math.log(LEAST_SHARE) + logSum(posterior);
-        double ceiling = Math.log(2 * HypothesisSpace.PAIRS);
-        for (double[] logs : columns) {
-            double best = Double.NEGATIVE_INFINITY;
-            for (int h = 0; h < space.faults().size(); h++) {
-                best = Math.max(best, logs[h]);
-            }
-            ceiling += best;
-        }
-        return ceiling < least ? List.of() : candidates(space, columns, least);
+        double[] further = further(columns, space.faults().size());
+        return Math.log(2 * HypothesisSpace.PAIRS) + further[0] < least ? List.of() : candidates(space, columns, further, least);
     }
 
     /** Logarithm of the sum of what these are the logarithms of. */
@@ -57,20 +50,34 @@ final class PairSearch {
         return top + Math.log(sum);
     }
 
-    private static List<Candidate> candidates(HypothesisSpace space, List<double[]> columns, double least) {
+    /** For each observation how much it and those after it can add at most, whatever the fault. */
+    private static double[] further(List<double[]> columns, int faults) {
+        double[] further = new double[columns.size() + 1];
+        for (int i = columns.size() - 1; i >= 0; i--) {
+            double best = Double.NEGATIVE_INFINITY;
+            for (int h = 0; h < faults; h++) {
+                best = Math.max(best, columns.get(i)[h]);
+            }
+            further[i] = further[i + 1] + best;
+        }
+        return further;
+    }
+
+    private static List<Candidate> candidates(HypothesisSpace space, List<double[]> columns, double[] further, double least) {
         List<Hypothesis> faults = space.faults();
+        double[] logPriors = faults.stream().mapToDouble(h -> Math.log(h.prior())).toArray();
         double[][] each = columns.toArray(new double[0][]);
         List<Candidate> candidates = new ArrayList<>();
         for (int a = 0; a < faults.size(); a++) {
             for (int b = a + 1; b < faults.size(); b++) {
-                double prior = HypothesisSpace.pairPrior(faults.get(a), faults.get(b));
-                double bound = Math.log(prior);
-                for (double[] logs : each) {
-                    bound += Math.max(logs[a], logs[b]);
+                double bound = Math.log(2 * HypothesisSpace.PAIRS) + logPriors[a] + logPriors[b];
+                int seen = 0;
+                for (; seen < each.length && bound + further[seen] > least; seen++) {
+                    bound += Math.max(each[seen][a], each[seen][b]);
                 }
-                if (bound > least && possible(faults.get(a), faults.get(b))) {
+                if (seen == each.length && bound > least && possible(faults.get(a), faults.get(b))) {
                     candidates.add(new Candidate(new HypothesisId.Pair(faults.get(a).fault().id(), faults.get(b).fault().id()),
-                            prior, bound));
+                            HypothesisSpace.pairPrior(faults.get(a), faults.get(b)), bound));
                 }
             }
         }
@@ -79,6 +86,6 @@ final class PairSearch {
     }
 
     private static boolean possible(Hypothesis one, Hypothesis other) {
-        return !one.nothing() && !other.nothing() && !one.part().id().equals(other.part().id());
+        return !one.part().id().equals(other.part().id()) && !one.nothing() && !other.nothing();
     }
 }

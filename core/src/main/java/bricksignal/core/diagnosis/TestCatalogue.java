@@ -1,7 +1,9 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
+import bricksignal.core.board.run.Scenario;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
@@ -20,7 +22,11 @@ import java.util.Map;
 public final class TestCatalogue {
 
     private final UnitModel model;
+    /** To place a call (common practice, from memory). */
+    private static final double CALL_MINUTES = 0.3;
+
     private final Map<String, Double> seconds;
+    private final Map<String, Double> waiting = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
     private final Map<String, Integer> places = new LinkedHashMap<>();
     private final List<Test> all;
@@ -34,6 +40,7 @@ public final class TestCatalogue {
     TestCatalogue(UnitModel model, Map<String, Double> seconds, List<? extends Test> further) {
         this.model = model;
         this.seconds = new LinkedHashMap<>(seconds);
+        model.moments().forEach(moment -> waiting.put(moment.id(), waiting(moment)));
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
@@ -72,6 +79,11 @@ public final class TestCatalogue {
         return Known.in(seconds, model.moment(moment).id());
     }
 
+    /** What it takes until a moment comes, minutes: a call is placed anew and waited for, unless the unit stands there as found. */
+    public double waitingMinutes(String moment) {
+        return Known.in(waiting, model.moment(moment).id());
+    }
+
     /**
      * A reading between any two points; one that no test foresees, too.
      *
@@ -100,6 +112,14 @@ public final class TestCatalogue {
     /** Where a test stands in the order, from 0; -1 for one that nobody foresaw. */
     int place(Test test) {
         return places.getOrDefault(test.id(), -1);
+    }
+
+    private double waiting(Moment moment) {
+        Scenario scenario = model.scenarios().stream().filter(s -> s.id().equals(moment.scenario())).findFirst().orElseThrow();
+        double at = Known.in(seconds, moment.id());
+        double call = scenario.steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
+                .findFirst().orElse(Double.NaN);
+        return Double.isNaN(call) || at >= model.found().from() ? 0 : CALL_MINUTES + (at - call) / 60;
     }
 
     private Test.Reading voltage(Point point, String moment) {

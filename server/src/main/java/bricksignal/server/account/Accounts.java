@@ -8,9 +8,4 @@ import org.springframework.data.jpa.repository.JpaRepository;
 public interface Accounts extends JpaRepository<Account, UUID> {
 
     Optional<Account> findByLogin(String login);
-
-    /** The account of a session. */
-    default Account ofSession(String login) {
-        return findByLogin(login).orElseThrow(() -> new IllegalStateException("session of an unknown account " + login));
-    }
 }

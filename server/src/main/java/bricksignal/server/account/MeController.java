@@ -8,9 +8,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MeController {
 
-    private final Accounts accounts;
+    private final SessionAccounts accounts;
 
-    MeController(Accounts accounts) {
+    MeController(SessionAccounts accounts) {
         this.accounts = accounts;
     }
 
@@ -20,7 +20,7 @@ class MeController {
 
     @GetMapping("/api/me")
     Me me(Principal principal) {
-        Account account = accounts.ofSession(principal.getName());
+        Account account = accounts.of(principal.getName());
         return new Me(account.login(), account.name(), account.role());
     }
 }

@@ -2,6 +2,7 @@ package bricksignal.server.account;
 
 import bricksignal.server.problem.Problems;
 import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -14,6 +15,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.session.SessionRepository;
 import org.springframework.transaction.support.TransactionOperations;
 
 /**
@@ -65,6 +67,17 @@ class Security {
     @Bean(defaultCandidate = false)
     TransactionOperations springSessionTransactionOperations() {
         return TransactionOperations.withoutTransaction();
+    }
+
+    /** Around the repository of sessions, whoever makes it. */
+    @Bean
+    static BeanPostProcessor sessionsAreRemembered() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof SessionRepository<?> kept ? new RememberedSessions<>(kept) : bean;
+            }
+        };
     }
 
     @Bean

@@ -37,14 +37,16 @@ public class EvidenceLog {
     }
 
     /**
-     * Adds an entry, and beside it the recording it was made of.
+     * Adds an entry, and beside it the recording it was made of. Whoever adds holds the visit's row.
      *
-     * @return its place; empty where an entry of that id is there already, in whatever log
+     * @param after the place of the last entry of the visit, as whoever adds knows it
+     * @return its place; empty where another entry is the last one, or one of that id is there already, in whatever log
      */
-    public OptionalLong add(Evidence e, UUID account, @Nullable String recording) {
+    public OptionalLong add(Evidence e, long after, UUID account, @Nullable String recording) {
         List<?> places = entities.createNativeQuery("insert into evidence (id, visit_id, account_id, kind, format, content, "
-                + "supersedes, made_at) values (:id, :visit, :account, :kind, :format, :content, cast(:supersedes as uuid), :made) "
-                + "on conflict (id) do nothing returning place", Long.class).setParameter("id", e.id())
+                + "supersedes, made_at) select :id, :visit, :account, :kind, :format, :content, cast(:supersedes as uuid), :made "
+                + "where (select coalesce(max(place), 0) from evidence where visit_id = :visit) = :after "
+                + "on conflict (id) do nothing returning place", Long.class).setParameter("id", e.id()).setParameter("after", after)
                 .setParameter("visit", e.visitId()).setParameter("account", account).setParameter("kind", e.kind())
                 .setParameter("format", e.format()).setParameter("content", e.content())
                 .setParameter("supersedes", e.supersedes() == null ? null : e.supersedes().toString())

@@ -2,7 +2,7 @@ package bricksignal.server.overlay;
 
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
-import bricksignal.server.account.Accounts;
+import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import java.time.Clock;
@@ -20,13 +20,13 @@ public class OverlayService {
 
     private final Overlays overlays;
     private final OverlayVersions versions;
-    private final Accounts accounts;
+    private final SessionAccounts accounts;
     private final JsonMapper json;
     private final YAMLMapper yaml = YAMLMapper.builder().disable(YAMLWriteFeature.WRITE_DOC_START_MARKER)
             .enable(YAMLWriteFeature.MINIMIZE_QUOTES).build();
     private final Clock clock = Clock.systemUTC();
 
-    OverlayService(Overlays overlays, OverlayVersions versions, Accounts accounts, JsonMapper json) {
+    OverlayService(Overlays overlays, OverlayVersions versions, SessionAccounts accounts, JsonMapper json) {
         this.overlays = overlays;
         this.versions = versions;
         this.accounts = accounts;
@@ -68,7 +68,7 @@ public class OverlayService {
         }
         int next = last == null ? 1 : last.version() + 1;
         return new Kept(versions.saveAndFlush(new OverlayVersion(UUID.randomUUID(), overlay, next, read.title(), text,
-                accounts.ofSession(login).id(), clock.instant())), read);
+                accounts.of(login).id(), clock.instant())), read);
     }
 
     @Transactional(readOnly = true)

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class Workbench {
 
-    private static final int PLACES_A_CORE = 4;
+    private static final int PLACES_A_CORE = 2;
     private static final int WAIT_SECONDS = 8;
 
     private final Semaphore places = new Semaphore(PLACES_A_CORE * Runtime.getRuntime().availableProcessors(), true);

@@ -70,7 +70,7 @@ class Cases {
 
     /** Takes in that an entry was added. */
     Case added(Open before, Filed kept, long place) {
-        Case after = before.now().and(kept);
+        Case after = workbench.at(() -> before.now().and(kept));
         held.put(before.visit().visit().id(), new Held(after, place));
         return after;
     }

@@ -4,7 +4,6 @@ import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.CasePage;
-import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.ChainPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.LampPage;
@@ -109,10 +108,6 @@ class VisitController {
 
     /** The state of a case after an entry: what the screen shows first, and what was said of twins. */
     record LogAnswer(CasePage page, Map<String, Boolean> twins) {
-
-        static LogAnswer of(Case now) {
-            return new LogAnswer(CasePages.of(now), twinsOf(now));
-        }
     }
 
     /** A CSV file as it was read. */
@@ -155,13 +150,13 @@ class VisitController {
     /** What the screen shows first of a case. */
     @GetMapping("/api/visits/{id}/page")
     LogAnswer page(Principal principal, @PathVariable UUID id) {
-        return service.look(principal.getName(), id, open -> LogAnswer.of(open.now()));
+        return answer(service.open(principal.getName(), id).now());
     }
 
     @PostMapping("/api/visits/{id}/log")
     LogAnswer add(Principal principal, @PathVariable UUID id, @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(ref = "#/components/schemas/NewEntry"))) @RequestBody Map<String, Object> entry) {
-        return LogAnswer.of(service.add(principal.getName(), id, EntryRequest.read(entry)));
+        return answer(service.add(principal.getName(), id, EntryRequest.read(entry)));
     }
 
     /** A test that somebody chose. */
@@ -234,6 +229,10 @@ class VisitController {
     VisitView goOver(Principal principal, @PathVariable UUID id) {
         service.goOver(principal.getName(), id);
         return pages.of(principal.getName(), id);
+    }
+
+    private LogAnswer answer(Case now) {
+        return new LogAnswer(pages.page(now), twinsOf(now));
     }
 
     static Map<String, Boolean> twinsOf(Case now) {

@@ -1,5 +1,6 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.Case;
 import bricksignal.casework.entry.EntryFormat;
 import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.CasePages;
@@ -9,11 +10,14 @@ import bricksignal.packs.PackException;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.overlay.BoardOverlay;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.Workbench;
 import bricksignal.server.visit.VisitController.EventView;
 import bricksignal.server.visit.VisitController.JobView;
 import bricksignal.server.visit.VisitController.RawEntry;
 import bricksignal.server.visit.VisitController.TwinView;
 import bricksignal.server.visit.VisitController.VisitView;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,27 +28,33 @@ import org.springframework.stereotype.Component;
 @Component
 class VisitPages {
 
+    private static final int MOST = 1000;
+
     private final VisitService service;
     private final VisitStore store;
     private final Packs packs;
     private final EntryJson json;
+    private final Workbench workbench;
+    private final Cache<Case, CasePage> made = Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
-    VisitPages(VisitService service, VisitStore store, Packs packs, EntryJson json) {
+    VisitPages(VisitService service, VisitStore store, Packs packs, EntryJson json, Workbench workbench) {
+        this.workbench = workbench;
         this.service = service;
         this.store = store;
         this.packs = packs;
         this.json = json;
     }
 
-    /** What can be told of a case. */
-    private record Told(VisitStore.Snapshot seen, UnitPage unit, CasePage page, Map<String, Boolean> twins) {
+    /** What the screen shows first of a case; made once, however often it is asked for. */
+    CasePage page(Case now) {
+        return made.get(now, asked -> workbench.at(() -> CasePages.of(asked)));
     }
 
     VisitView of(String login, UUID id) {
         try {
-            Told told = service.look(login, id, open -> new Told(open.visit(), UnitPage.of(open.now().unit()),
-                    CasePages.of(open.now()), VisitController.twinsOf(open.now())));
-            return view(told.seen(), told.unit(), told.page(), told.twins(), List.of());
+            Cases.Open open = service.open(login, id);
+            UnitPage unit = workbench.at(() -> UnitPage.of(open.now().unit()));
+            return view(open.visit(), unit, page(open.now()), VisitController.twinsOf(open.now()), List.of());
         } catch (PackException unreadable) {
             VisitStore.Snapshot seen = store.snapshot(login, id, 0);
             return view(seen, null, null, Map.of(), seen.added().stream().map(e -> new RawEntry(e.id(), EntryFormat.kind(

@@ -6,7 +6,7 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
 import bricksignal.server.account.Account;
-import bricksignal.server.account.Accounts;
+import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
@@ -32,13 +32,13 @@ public class VisitService {
     private final Visits visits;
     private final VisitStore store;
     private final Cases cases;
-    private final Accounts accounts;
+    private final SessionAccounts accounts;
     private final SiteUnits units;
     private final EntryJson json;
     private final Words words;
     private final Workbench workbench;
 
-    VisitService(Visits visits, VisitStore store, Cases cases, Accounts accounts, SiteUnits units, EntryJson json, Words words,
+    VisitService(Visits visits, VisitStore store, Cases cases, SessionAccounts accounts, SiteUnits units, EntryJson json, Words words,
             Workbench workbench) {
         this.visits = visits;
         this.store = store;
@@ -53,7 +53,7 @@ public class VisitService {
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
     @Transactional(readOnly = true)
     public List<Visit> jobs(String login, LocalDate day) {
-        Account account = accounts.ofSession(login);
+        Account account = accounts.of(login);
         return visits.dueOn(day).stream().filter(visit -> VisitStore.maySee(account, visit)).toList();
     }
 
@@ -62,12 +62,17 @@ public class VisitService {
     public Visit make(String login, UUID unitId, String complaint, LocalDate day) {
         SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one "
                 + "from the list."));
-        return visits.save(new Visit(UUID.randomUUID(), unit, accounts.ofSession(login), complaint.trim(), day));
+        return visits.save(new Visit(UUID.randomUUID(), unit, accounts.of(login), complaint.trim(), day));
+    }
+
+    /** A visit as it stands. */
+    Cases.Open open(String login, UUID id) {
+        return cases.open(login, id);
     }
 
     /** Something made of a visit as it stands. */
     <T> T look(String login, UUID id, Function<Cases.Open, T> made) {
-        Cases.Open open = cases.open(login, id);
+        Cases.Open open = open(login, id);
         return workbench.at(() -> made.apply(open));
     }
 

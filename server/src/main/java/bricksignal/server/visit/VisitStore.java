@@ -3,7 +3,7 @@ package bricksignal.server.visit;
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.account.Account;
-import bricksignal.server.account.Accounts;
+import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.log.Evidence;
 import bricksignal.server.log.EvidenceLog;
@@ -36,14 +36,14 @@ class VisitStore {
     private final VisitEvents events;
     private final EvidenceLog log;
     private final EntryJson json;
-    private final Accounts accounts;
+    private final SessionAccounts accounts;
     private final Packs packs;
     private final SiteService sites;
     private final OverlayVersions overlays;
     private final PolicyService policy;
     private final Clock clock = Clock.system(ZoneId.systemDefault());
 
-    VisitStore(Visits visits, VisitEvents events, EvidenceLog log, EntryJson json, Accounts accounts, Packs packs,
+    VisitStore(Visits visits, VisitEvents events, EvidenceLog log, EntryJson json, SessionAccounts accounts, Packs packs,
             SiteService sites, OverlayVersions overlays, PolicyService policy) {
         this.visits = visits;
         this.events = events;
@@ -73,7 +73,7 @@ class VisitStore {
 
     @Transactional(readOnly = true)
     Snapshot snapshot(String login, UUID id, long after) {
-        Account account = accounts.ofSession(login);
+        Account account = accounts.of(login);
         Visit visit = own(account, visits.whole(id).orElse(null));
         return new Snapshot(visit, account, unit(visit), policy.current(), log.of(id, after));
     }
@@ -123,12 +123,12 @@ class VisitStore {
         UUID entry = UUID.fromString(kept.id());
         mustBeOpen(visit);
         String digest = visit.packDigest();
-        if (log.lastPlace(id) != seenPlace || digest != null && !digest.equals(seen.unit().digest())) {
+        if (digest != null && !digest.equals(seen.unit().digest())) {
             return new Appended(Added.MOVED, 0);
         }
-        OptionalLong place = log.add(json.written(kept, id, seen.account().id()), seen.account().id(), recording);
+        OptionalLong place = log.add(json.written(kept, id, seen.account().id()), seenPlace, seen.account().id(), recording);
         if (place.isEmpty()) {
-            return before(id, log.visitOf(entry).orElse(id), entry);
+            return log.visitOf(entry).map(known -> before(id, known, entry)).orElse(new Appended(Added.MOVED, 0));
         }
         visit.open(Instant.ofEpochMilli(kept.madeAt()), seen.unit().digest());
         return new Appended(Added.NOW, place.getAsLong());
@@ -160,7 +160,7 @@ class VisitStore {
     /** Opens a closed visit again, on the record. */
     @Transactional
     void reopen(String login, UUID id, String reason) {
-        Account account = accounts.ofSession(login);
+        Account account = accounts.of(login);
         Visit visit = own(account, visits.locked(id).orElse(null));
         if (!visit.closed()) {
             return;
@@ -184,7 +184,7 @@ class VisitStore {
     /** Goes over to the pack as it is installed. */
     @Transactional
     void goOver(String login, UUID id) {
-        Account account = accounts.ofSession(login);
+        Account account = accounts.of(login);
         Visit visit = own(account, visits.locked(id).orElse(null));
         mustBeOpen(visit);
         String newest = packs.digestOf(visit.unit().pack());

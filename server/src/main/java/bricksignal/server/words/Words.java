@@ -69,7 +69,12 @@ public class Words {
 
         @Override
         public void serialize(Message message, JsonGenerator to, SerializationContext context) {
-            to.writeString(words.of(message));
+            Catalogue catalogue = (Catalogue) context.getAttribute(Told.class);
+            if (catalogue == null) {
+                catalogue = words.catalogue();
+                context.setAttribute(Told.class, catalogue);
+            }
+            to.writeString(catalogue.words(message));
         }
     }
 }

@@ -7,6 +7,7 @@ import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 
@@ -22,25 +23,50 @@ public record Contradiction(Observation one, Observation other) {
     public static List<Contradiction> of(Diagnosis diagnosis) {
         List<Observation> seen = diagnosis.sinceRepair().stream()
                 .filter(o -> o instanceof Observation.Reading || o instanceof Observation.Answer).toList();
-        List<HypothesisId> ids = List.copyOf(diagnosis.hypotheses());
-        List<BitSet> explained = seen.stream().map(o -> {
-            BitSet by = new BitSet();
-            for (int h = 0; h < ids.size(); h++) {
-                by.set(h, !diagnosis.contradicts(o, ids.get(h)));
-            }
-            return by;
-        }).toList();
+        BitSet[] apart = unexplainedTogether(diagnosis, seen);
         List<Contradiction> found = new ArrayList<>();
         for (int i = 0; i < seen.size(); i++) {
-            for (int j = i + 1; j < seen.size(); j++) {
-                if (!explained.get(i).isEmpty() && !explained.get(j).isEmpty() && !explained.get(i).intersects(explained.get(j))) {
-                    boolean firstCheaper = minutes(diagnosis, seen.get(i)) <= minutes(diagnosis, seen.get(j));
-                    found.add(firstCheaper ? new Contradiction(seen.get(i), seen.get(j))
-                            : new Contradiction(seen.get(j), seen.get(i)));
-                }
+            for (int j = apart[i].nextSetBit(i + 1); j >= 0; j = apart[i].nextSetBit(j + 1)) {
+                boolean firstCheaper = minutes(diagnosis, seen.get(i)) <= minutes(diagnosis, seen.get(j));
+                found.add(firstCheaper ? new Contradiction(seen.get(i), seen.get(j))
+                        : new Contradiction(seen.get(j), seen.get(i)));
             }
         }
         return found;
+    }
+
+    /**
+     * For each observation those that are explained, but never with it. Likely hypotheses are asked first and only for what is
+     * still open: as a rule the first explains all.
+     */
+    private static BitSet[] unexplainedTogether(Diagnosis diagnosis, List<Observation> seen) {
+        BitSet all = new BitSet();
+        all.set(0, seen.size());
+        BitSet explained = new BitSet();
+        BitSet[] apart = new BitSet[seen.size()];
+        Arrays.setAll(apart, i -> {
+            BitSet others = (BitSet) all.clone();
+            others.clear(i);
+            return others;
+        });
+        for (HypothesisId id : diagnosis.ranking()) {
+            if (Arrays.stream(apart).allMatch(BitSet::isEmpty)) {
+                break;
+            }
+            BitSet together = new BitSet();
+            for (int i = 0; i < seen.size(); i++) {
+                together.set(i, !apart[i].isEmpty() && !diagnosis.contradicts(seen.get(i), id));
+            }
+            explained.or(together);
+            together.stream().forEach(i -> apart[i].andNot(together));
+        }
+        for (int i = 0; i < apart.length; i++) {
+            apart[i].and(explained);
+            if (!explained.get(i)) {
+                apart[i].clear();
+            }
+        }
+        return apart;
     }
 
     private static double minutes(Diagnosis diagnosis, Observation observation) {

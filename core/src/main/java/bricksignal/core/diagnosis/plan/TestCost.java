@@ -1,8 +1,6 @@
 package bricksignal.core.diagnosis.plan;
 
-import bricksignal.core.board.run.Scenario;
 import bricksignal.core.diagnosis.CompiledPack;
-import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
@@ -16,7 +14,6 @@ public final class TestCost {
     private static final double TAKE_MINUTES = 0.3;
     private static final double POWER_CHANGE_MINUTES = 1.0;
     private static final double PLUG_MINUTES = 0.5;
-    private static final double CALL_MINUTES = 0.3;
     private static final double SERIES_SECONDS = 60;
     private static final double GAUGE_SECONDS = 90;
 
@@ -41,7 +38,7 @@ public final class TestCost {
         for (String connector : needed.unplugged()) {
             minutes += standing.unplugged().contains(connector) ? 0 : PLUG_MINUTES;
         }
-        return minutes + (needed.powerOff() ? 0 : waiting(pack, pack.model().moment(test.moment())));
+        return minutes + (needed.powerOff() ? 0 : pack.catalogue().waitingMinutes(test.moment()));
     }
 
     /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
@@ -59,16 +56,5 @@ public final class TestCost {
             return pack.model().point(across.black()).seconds() + pack.model().point(across.red()).seconds();
         }
         return place instanceof Place.Through ? SERIES_SECONDS : GAUGE_SECONDS;
-    }
-
-    /** A call is placed anew and the moment waited for; a unit that stands without a call needs no waiting. */
-    private static double waiting(CompiledPack pack, Moment moment) {
-        Scenario scenario = pack.model().scenarios().stream().filter(s -> s.id().equals(moment.scenario())).findFirst()
-                .orElseThrow();
-        double at = pack.catalogue().seconds(moment.id());
-        double call = scenario.steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
-                .findFirst().orElse(Double.NaN);
-        boolean found = at >= pack.model().found().from();
-        return Double.isNaN(call) || found ? 0 : CALL_MINUTES + (at - call) / 60;
     }
 }
