@@ -17,7 +17,7 @@ public final class CompiledPack {
 
     /** Share of the work that the listed faults take, for the progress; the rest is for what no list names. */
     private static final double LISTED = 0.5;
-    private static final long BYTES_OF_A_MODEL = 500_000;
+    private static final long BYTES_OF_A_MODEL = 100_000;
     private static final long BYTES_OF_A_TEST = 600;
 
     private final UnitModel model;

@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
 /**
@@ -24,7 +23,8 @@ public final class Outcomes {
     private final Function<HypothesisId, Prediction> predicted;
     private final ErrorModel errors;
     private final double[][] listed;
-    private final Map<HypothesisId, double[]> further = new ConcurrentHashMap<>();
+    private final Map<List<Double>, double[]> kept = new LinkedHashMap<>();
+    private final Recent<HypothesisId, double[]> further = new Recent<>(MOST_FURTHER);
 
     private Outcomes(List<Prediction> representatives, double[] upTo, HypothesisSpace space,
             Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
@@ -86,15 +86,10 @@ public final class Outcomes {
     }
 
     private double[] beyond(HypothesisId id) {
-        double[] known = further.get(id);
-        if (known == null) {
-            known = chances(predicted.apply(id));
-            if (further.size() >= MOST_FURTHER) {
-                further.clear();
-            }
-            further.put(id, known);
-        }
-        return known;
+        return further.get(id, () -> {
+            double[] made = chances(predicted.apply(id));
+            return kept.getOrDefault(Arrays.stream(made).boxed().toList(), made);
+        });
     }
 
     /** Probability mass that two hypotheses share over the outcomes: 1 where no outcome tells them apart, 0 where every does. */
@@ -182,8 +177,7 @@ public final class Outcomes {
     }
 
     /** Columns that are alike are kept once: most hypotheses show in most tests what a good unit shows. */
-    private static double[][] shared(List<double[]> columns) {
-        Map<List<Double>, double[]> kept = new LinkedHashMap<>();
+    private double[][] shared(List<double[]> columns) {
         double[][] shared = new double[columns.size()][];
         for (int i = 0; i < shared.length; i++) {
             double[] column = columns.get(i);

@@ -3,6 +3,7 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Test;
@@ -26,8 +27,13 @@ public final class Predictions {
     private static final double RESEATED = 0.7;
     private static final double ANYTHING = 0.5;
     private static final int MOST_FREE = 200;
+    /** So many people work on units of one family at once that their pairs, 64 each, stay known. Ours. */
+    private static final int MOST_PAIRS = 1000;
+    private static final int MOST_PAIRS_OF_A_BOARD = 128;
     private static final long BYTES_OF_A_RUN = 6_000;
     private static final long BYTES_OF_A_PREDICTION = 40;
+    private static final long BYTES_OF_A_PAIR = 4_000;
+    private static final long BYTES_OF_A_PREDICTION_OF_A_PAIR = 24;
     private static final long BYTES_OF_A_STATE = 5_000;
 
     private final UnitModel model;
@@ -41,7 +47,8 @@ public final class Predictions {
     private final Recorder recorder;
     private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
-    private final Map<String, Map<HypothesisId, Prediction.Number>> free = new LinkedHashMap<>(16, 0.75f, true);
+    private final Recent<HypothesisId, RunRecord> pairs;
+    private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
     private volatile @Nullable List<Hypothesis> unlisted;
 
     Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story,
@@ -54,6 +61,7 @@ public final class Predictions {
         this.nominal = nominal;
         this.solved = solved;
         this.ownsSolved = ownsSolved;
+        this.pairs = new Recent<>(ownsSolved ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD);
         this.recorder = new Recorder(model, errors, catalogue, nominal);
         records.put(space.nothing(), recorder.nominal());
     }
@@ -147,20 +155,35 @@ public final class Predictions {
         return solved;
     }
 
-    /** About how many bytes the records of the runs take, and the solved states that they keep. */
+    /** About how many bytes the records of the runs take, those of pairs that may yet come, and the solved states that they keep. */
     long bytes() {
         long states = ownsSolved ? solved.size() : 0;
-        return records.size() * (BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * catalogue.tests().size()) + states * BYTES_OF_A_STATE;
+        long tests = catalogue.tests().size();
+        long most = ownsSolved ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD;
+        return records.size() * (BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * tests) + states * BYTES_OF_A_STATE
+                + most * (BYTES_OF_A_PAIR + BYTES_OF_A_PREDICTION_OF_A_PAIR * tests);
     }
 
     private RunRecord record(HypothesisId run) {
         RunRecord known = records.get(run);
+        if (known == null && run instanceof HypothesisId.Pair) {
+            return pairs.get(run, () -> {
+                RunRecord made = recorder.brief(passing(run));
+                solved.letFactorsGo();
+                return made;
+            });
+        }
         if (known == null) {
             RunRecord made = recorder.of(unit(run));
             RunRecord first = records.putIfAbsent(run, made);
             known = first == null ? made : first;
         }
         return known;
+    }
+
+    /** A unit that is run once more and let go. */
+    private VirtualUnit passing(HypothesisId id) {
+        return VirtualUnit.of(model, space.get(id).in(model.machine()), solved.passing());
     }
 
     private List<Hypothesis> found() {
@@ -201,14 +224,14 @@ public final class Predictions {
         if (foreseen != null) {
             return foreseen;
         }
-        synchronized (free) {
-            Map<HypothesisId, Prediction.Number> of = free.computeIfAbsent(reading.id(), id -> new ConcurrentHashMap<>());
-            if (free.size() > MOST_FREE) {
-                free.remove(free.keySet().iterator().next());
-            }
-            return of.computeIfAbsent(run, id -> errors.spread(reading,
-                    VirtualUnit.shown(Known.in(record(id).standing(), reading.moment()), reading)));
-        }
+        return free.get(reading.id(), ConcurrentHashMap::new).computeIfAbsent(run, id -> errors.spread(reading,
+                VirtualUnit.shown(standing(id, reading.moment()), reading)));
+    }
+
+    /** The solved circuit at a moment of a run; of a pair it is not kept. */
+    private Solution standing(HypothesisId run, String moment) {
+        Solution kept = record(run).standing().get(moment);
+        return kept == null ? recorder.standing(passing(run), model.moment(moment)) : kept;
     }
 
     private double yes(Hypothesis h, Test.Check check) {

@@ -34,7 +34,7 @@ final class Recorder {
         this.tests = catalogue.tests();
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
-        this.good = taken(nominal, false, null);
+        this.good = taken(nominal, false, null, standing(nominal));
     }
 
     /** The record of the unit in good order. */
@@ -44,7 +44,17 @@ final class Recorder {
 
     /** The record of another unit; what is as in the unit in good order is shared with its record. */
     RunRecord of(VirtualUnit unit) {
-        return taken(unit, fails(model, unit, nominal), good);
+        return taken(unit, fails(model, unit, nominal), good, standing(unit));
+    }
+
+    /** The same without the solved circuits: for a unit of which many may be asked for. */
+    RunRecord brief(VirtualUnit unit) {
+        return taken(unit, fails(model, unit, nominal), good, Map.of());
+    }
+
+    /** The solved circuit of a unit at a moment. */
+    Solution standing(VirtualUnit unit, Moment moment) {
+        return unit.run(moment.scenario()).at(catalogue.seconds(moment.id())).unit().solution();
     }
 
     /** True if in a run that is watched some channel is on for another share of the time than in the unit in good order. */
@@ -59,7 +69,14 @@ final class Recorder {
                 Math.abs(run.share(channel.when(), 0, to) - good.share(channel.when(), 0, to)) > DIFFERS);
     }
 
-    private RunRecord taken(VirtualUnit unit, boolean fails, @org.jspecify.annotations.Nullable RunRecord like) {
+    private Map<String, Solution> standing(VirtualUnit unit) {
+        Map<String, Solution> standing = new LinkedHashMap<>();
+        model.moments().forEach(moment -> standing.put(moment.id(), standing(unit, moment)));
+        return standing;
+    }
+
+    private RunRecord taken(VirtualUnit unit, boolean fails, @org.jspecify.annotations.Nullable RunRecord like,
+            Map<String, Solution> standing) {
         double from = model.found().from();
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
@@ -81,9 +98,6 @@ final class Recorder {
             channels.put(channel.id(), like != null && run.equals(like.channels().get(channel.id()))
                     ? like.channels().get(channel.id()) : run);
         });
-        Map<String, Solution> standing = new LinkedHashMap<>();
-        model.moments().forEach(moment -> standing.put(moment.id(), unit.run(moment.scenario())
-                .at(catalogue.seconds(moment.id())).unit().solution()));
         return new RunRecord(lamps(unit, from, to), lamps(unit, 0, to), fails, channels, peaks(unit), standing, numbers, shares);
     }
 

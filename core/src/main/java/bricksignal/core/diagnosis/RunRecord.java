@@ -12,7 +12,7 @@ import java.util.Map;
  * @param fails whether a run is not as it should be
  * @param channels by channel, when it is on in the usual run
  * @param peaks by load, the most amperes it carries in the usual run
- * @param standing by moment, the solved circuit at that instant
+ * @param standing by moment, the solved circuit at that instant; empty where it is not kept
  * @param numbers by place of the test in the catalogue, what a reading shows; null elsewhere
  * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
  */

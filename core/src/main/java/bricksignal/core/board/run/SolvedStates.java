@@ -7,6 +7,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Solved states of circuits, by which conductors are closed and which flames are lit. Faults that leave the wiring as it is
@@ -16,6 +17,21 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class SolvedStates {
 
     private final Map<List<Element>, Wiring> wirings = new ConcurrentHashMap<>();
+    private final @Nullable SolvedStates base;
+
+    /** Knows nothing yet. */
+    public SolvedStates() {
+        this(null);
+    }
+
+    private SolvedStates(@Nullable SolvedStates base) {
+        this.base = base;
+    }
+
+    /** For a run that is hardly ever run again: circuits known here are used; others are let go with it. */
+    public SolvedStates passing() {
+        return new SolvedStates(this);
+    }
 
     /** What is known of one circuit. */
     static final class Wiring {
@@ -41,7 +57,8 @@ public final class SolvedStates {
 
     /** Circuits with the same elements of the same values are one. */
     Wiring of(Circuit circuit) {
-        return wirings.computeIfAbsent(circuit.elements(), elements -> new Wiring(circuit));
+        Wiring known = base == null ? null : base.wirings.get(circuit.elements());
+        return known != null ? known : wirings.computeIfAbsent(circuit.elements(), elements -> new Wiring(circuit));
     }
 
     /** How many states are solved. */
