@@ -28,7 +28,7 @@ public final class Bench {
             case "speed" -> SpeedBench.run(seed);
             case "lamp" -> LampBench.run(seed, words.contains("--wrong"));
             case "load" -> LoadBench.run(seed, number(words, "--technicians", 20), Double.parseDouble(option(words, "--think", "0")),
-                    number(words, "--seconds", 40));
+                    number(words, "--seconds", 40), number(words, "--warm", 120), option(words, "--family", ""));
             case "boards" -> BoardsBench.run(seed, number(words, "--count", 200));
             case "cold" -> ColdBench.run();
             case "fuzz" -> FuzzBench.run(seed, number(words, "--bodies", 10_000));

@@ -41,11 +41,31 @@ class SharedBoardsTest {
     void boardCompiledWithTheSolvedStatesOfItsFamilyPredictsTheSame() {
         var model = OverlayReader.read(HEAD + "timings: {purge-time: 31}\n").model();
         CompiledPack alone = CompiledPack.of(model, ErrorModel.defaults());
-        CompiledPack beside = CompiledPack.of(model, ErrorModel.defaults(), family().solvedStates(), done -> { });
-        for (var test : alone.catalogue().tests().subList(0, 30)) {
-            for (HypothesisId id : alone.space().faults().stream().map(h -> h.id()).toList()) {
-                assertThat(beside.predictions().of(test, id)).as("%s under %s", test.id(), id).isEqualTo(
-                        alone.predictions().of(test, id));
+        CompiledPack beside = family().board(model, done -> { });
+        assertThat(beside.solvedStates()).isSameAs(family().solvedStates());
+        predictsTheSame(beside, alone);
+    }
+
+    /** A board with another value in its circuit keeps nothing but its records, and still knows what nobody foresaw. */
+    @Test
+    void boardWithAnotherValueKeepsItsRecordsAlone() {
+        var model = OverlayReader.read(HEAD + "nominals: {igniter: {value: 75}}\n").model();
+        CompiledPack alone = CompiledPack.of(model, ErrorModel.defaults());
+        CompiledPack beside = family().board(model, done -> { });
+        assertThat(beside.solvedStates().size()).isZero();
+        assertThat(beside.bytes()).isLessThan(LABELS_MOST_BYTES);
+        predictsTheSame(beside, alone);
+        var free = alone.catalogue().free(MeterMode.AC_VOLTS, new bricksignal.core.unit.Place.Across("C", "HLI"),
+                model.moments().get(0).id(), new Setup(false, List.of(model.connectors().get(0).id())));
+        HypothesisId fault = alone.space().faults().get(3).id();
+        assertThat(beside.predictions().of(free, fault)).isEqualTo(alone.predictions().of(free, fault));
+    }
+
+    private static void predictsTheSame(CompiledPack one, CompiledPack other) {
+        for (var test : other.catalogue().tests().subList(0, 30)) {
+            for (HypothesisId id : other.space().faults().stream().map(h -> h.id()).toList()) {
+                assertThat(one.predictions().of(test, id)).as("%s under %s", test.id(), id).isEqualTo(
+                        other.predictions().of(test, id));
             }
         }
     }

@@ -10,15 +10,20 @@ import java.util.concurrent.atomic.AtomicInteger;
 import tools.jackson.databind.JsonNode;
 
 /**
- * {@code bin/bench load --technicians N --think SECONDS --seconds N}: each technician has a session and opens a visit of its own, the
- * five families one after the other; posts a reading, reads the page as another device of his would, thinks, and opens the next
- * visit when nothing is asked any more. The clock begins when all have logged in (a password is slow to check, on purpose); the first
- * quarter of the time warms up and is not counted. Client, server and database share
- * the machine's cores; as a reference, the same people first ask as fast as they can for what costs nothing but the way (who am I).
+ * {@code bin/bench load --technicians N --think SECONDS --seconds N [--warm SECONDS] [--family ID]}: each technician has a session and
+ * opens a visit of its own, the five families one after the other (or one family); posts a reading, reads the page as another device of
+ * his would, thinks, and opens the next visit when nothing is asked any more. Before, two people work without a pause until the
+ * application is warm: while all cores are busy its compiler gets no turn, and what is measured then is the interpreter. The clock
+ * begins when all have logged in (a password is slow to check, on purpose); the first quarter of the time is not counted. Client,
+ * server and database share the machine's cores; as a reference, the same people first ask as fast as they can for what costs nothing
+ * but the way (who am I).
  */
 public final class LoadBench {
 
     private static final int REFERENCE_SECONDS = 10;
+    private static final int WARMERS = 2;
+
+    private final List<String> families;
 
     private final Times readings = new Times();
     private final Times pages = new Times();
@@ -28,48 +33,30 @@ public final class LoadBench {
     private volatile boolean plainOver;
     private volatile boolean counts;
     private volatile boolean over;
+    private double countedSeconds;
 
-    private LoadBench() {
+    private LoadBench(List<String> families) {
+        this.families = families;
     }
 
-    public static Map<String, Object> run(long seed, int technicians, double think, int seconds) {
+    /** Runs it; an empty family stands for all. */
+    public static Map<String, Object> run(long seed, int technicians, double think, int seconds, int warm, String family) {
+        List<String> families = family.isEmpty() ? Truth.families() : List.of(family);
         try (Application application = Application.start()) {
-            return new LoadBench().run(application.url(), seed, technicians, think, seconds);
+            new LoadBench(families).work(application.url(), seed - 1, WARMERS, 0, warm);
+            return new LoadBench(families).run(application.url(), seed, technicians, think, seconds);
         }
     }
 
     private Map<String, Object> run(String url, long seed, int technicians, double think, int seconds) {
-        List<Thread> threads = new ArrayList<>();
-        CountDownLatch logins = new CountDownLatch(technicians);
-        for (int i = 0; i < technicians; i++) {
-            int number = i;
-            Thread thread = new Thread(() -> work(url, number, new Random(seed * 1009 + number), think, logins));
-            threads.add(thread);
-            thread.start();
-        }
-        await(logins);
-        Application.sleep(1000L * REFERENCE_SECONDS);
-        double plain = plainAnswers.get() / (double) REFERENCE_SECONDS;
-        plainOver = true;
-        Application.sleep(250L * seconds);
-        counts = true;
-        long began = System.nanoTime();
-        Application.sleep(750L * seconds);
-        double counted = (System.nanoTime() - began) / 1e9;
-        over = true;
-        for (Thread thread : threads) {
-            try {
-                thread.join(30_000);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
+        double plain = work(url, seed, technicians, think, seconds);
         Map<String, Object> figures = new LinkedHashMap<>();
         figures.put("technicians", technicians);
         figures.put("errors", errors.get());
         figures.put("plainPerSecond", plain);
         figures.put("readings", readings.count());
-        figures.put("readingsPerSecond", readings.count() / counted);
+        figures.put("readingsPerSecond", readings.count() / countedSeconds);
+        figures.put("requestsPerSecond", (readings.count() + pages.count()) / countedSeconds);
         figures.put("readingP50Ms", readings.percentile(50));
         figures.put("readingP95Ms", readings.percentile(95));
         figures.put("readingMostMs", readings.most());
@@ -81,6 +68,36 @@ public final class LoadBench {
         return figures;
     }
 
+    /** Lets people work; how many plain questions a second they got answered before. */
+    private double work(String url, long seed, int technicians, double think, int seconds) {
+        List<Thread> threads = new ArrayList<>();
+        CountDownLatch logins = new CountDownLatch(technicians);
+        for (int i = 0; i < technicians; i++) {
+            int number = i;
+            Thread thread = new Thread(() -> technician(url, number, new Random(seed * 1009 + number), think, logins));
+            threads.add(thread);
+            thread.start();
+        }
+        await(logins);
+        Application.sleep(1000L * REFERENCE_SECONDS);
+        double plain = plainAnswers.get() / (double) REFERENCE_SECONDS;
+        plainOver = true;
+        Application.sleep(250L * seconds);
+        counts = true;
+        long began = System.nanoTime();
+        Application.sleep(750L * seconds);
+        countedSeconds = (System.nanoTime() - began) / 1e9;
+        over = true;
+        for (Thread thread : threads) {
+            try {
+                thread.join(30_000);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+        return plain;
+    }
+
     private static void await(CountDownLatch latch) {
         try {
             latch.await();
@@ -89,7 +106,7 @@ public final class LoadBench {
         }
     }
 
-    private void work(String url, int number, Random random, double think, CountDownLatch logins) {
+    private void technician(String url, int number, Random random, double think, CountDownLatch logins) {
         Person person = Person.loggedIn(url, number % 2 == 0 ? "ines" : "tobin");
         logins.countDown();
         await(logins);
@@ -101,7 +118,7 @@ public final class LoadBench {
         Application.sleep((long) (1000 * think * random.nextDouble()));
         JsonNode sites = person.get("/api/sites").json();
         for (int visit = 0; !over; visit++) {
-            String family = Truth.families().get((number + visit) % Truth.families().size());
+            String family = families.get((number + visit) % families.size());
             visit(person, unitOf(sites, family), Truth.drawn(family, random), think);
         }
     }

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleConsumer;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A unit made ready to reason with: everything that may be the matter, every test, and what each hypothesis shows in each test.
@@ -46,27 +45,43 @@ public final class CompiledPack {
 
     /** Compiles a model. */
     public static CompiledPack of(UnitModel model, ErrorModel errors) {
-        return of(model, errors, null, share -> { });
+        return of(model, errors, share -> { });
     }
 
     /**
      * Compiles a model.
      *
-     * @param shared solved states of the circuit, shared with other boards of the family; null for its own
      * @param progress told now and then which share of the work is done, 0 to 1
      */
-    public static CompiledPack of(UnitModel model, ErrorModel errors, @Nullable SolvedStates shared, DoubleConsumer progress) {
-        SolvedStates solved = shared == null ? new SolvedStates() : shared;
+    public static CompiledPack of(UnitModel model, ErrorModel errors, DoubleConsumer progress) {
+        return of(model, errors, new SolvedStates(), Predictions.Keeps.ALL, progress);
+    }
+
+    /**
+     * A board of this family with other times or values. Where its circuit is that of the family it shares all solved states;
+     * otherwise none are kept, and a reading that no test foresees takes a run anew.
+     *
+     * @param other the family's model with the board's times and values
+     * @param progress told now and then which share of the work is done, 0 to 1
+     */
+    public CompiledPack board(UnitModel other, DoubleConsumer progress) {
+        boolean same = other.machine().circuit().elements().equals(model.machine().circuit().elements());
+        return same ? of(other, errors, predictions.solvedStates(), Predictions.Keeps.WHAT_IT_SHARES, progress)
+                : of(other, errors, new SolvedStates(), Predictions.Keeps.RECORDS_ALONE, progress);
+    }
+
+    private static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, Predictions.Keeps keeps,
+            DoubleConsumer progress) {
         VirtualUnit nominal = VirtualUnit.of(model, model.machine(), solved);
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
         SequenceStory story = new SequenceStory(model, nominal.usualRun());
         HypothesisSpace space = new HypothesisSpace(model);
         TestCatalogue catalogue = new TestCatalogue(model, seconds, story.test());
-        Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved,
-                shared == null);
+        Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved, keeps);
         predictions.run(share -> progress.accept(LISTED * share));
         predictions.unlisted();
+        predictions.letGo();
         progress.accept(1);
         return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions, false);
     }

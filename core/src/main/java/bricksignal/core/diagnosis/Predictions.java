@@ -29,11 +29,11 @@ public final class Predictions {
     private static final int MOST_FREE = 200;
     /** So many people work on units of one family at once that their pairs, 64 each, stay known. Ours. */
     private static final int MOST_PAIRS = 1000;
-    private static final int MOST_PAIRS_OF_A_BOARD = 128;
+    private static final int MOST_PAIRS_OF_A_BOARD = 96;
     private static final long BYTES_OF_A_RUN = 6_000;
     private static final long BYTES_OF_A_PREDICTION = 40;
-    private static final long BYTES_OF_A_PAIR = 4_000;
-    private static final long BYTES_OF_A_PREDICTION_OF_A_PAIR = 24;
+    private static final long BYTES_OF_A_BRIEF_RUN = 4_000;
+    private static final long BYTES_OF_A_BRIEF_PREDICTION = 24;
     private static final long BYTES_OF_A_STATE = 5_000;
 
     private final UnitModel model;
@@ -42,7 +42,7 @@ public final class Predictions {
     private final TestCatalogue catalogue;
     private final SequenceStory story;
     private final SolvedStates solved;
-    private final boolean ownsSolved;
+    private final Keeps keeps;
     private final VirtualUnit nominal;
     private final Recorder recorder;
     private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
@@ -52,7 +52,7 @@ public final class Predictions {
     private volatile @Nullable List<Hypothesis> unlisted;
 
     Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story,
-            VirtualUnit nominal, SolvedStates solved, boolean ownsSolved) {
+            VirtualUnit nominal, SolvedStates solved, Keeps keeps) {
         this.model = model;
         this.errors = errors;
         this.space = space;
@@ -60,10 +60,20 @@ public final class Predictions {
         this.story = story;
         this.nominal = nominal;
         this.solved = solved;
-        this.ownsSolved = ownsSolved;
-        this.pairs = new Recent<>(ownsSolved ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD);
+        this.keeps = keeps;
+        this.pairs = new Recent<>(mostPairs());
         this.recorder = new Recorder(model, errors, catalogue, nominal);
         records.put(space.nothing(), recorder.nominal());
+    }
+
+    /** What stays in memory beside the records of the runs. */
+    enum Keeps {
+        /** Solved states of its own, and the circuit of each run at each moment: a family. */
+        ALL,
+        /** The same as far as another has them anyway: a board of the same circuit. */
+        WHAT_IT_SHARES,
+        /** Nothing: a board of a circuit of its own, of which there may be hundreds. */
+        RECORDS_ALONE
     }
 
     /** Runs every listed fault and takes down what it shows. */
@@ -157,11 +167,22 @@ public final class Predictions {
 
     /** About how many bytes the records of the runs take, those of pairs that may yet come, and the solved states that they keep. */
     long bytes() {
-        long states = ownsSolved ? solved.size() : 0;
         long tests = catalogue.tests().size();
-        long most = ownsSolved ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD;
-        return records.size() * (BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * tests) + states * BYTES_OF_A_STATE
-                + most * (BYTES_OF_A_PAIR + BYTES_OF_A_PREDICTION_OF_A_PAIR * tests);
+        long brief = BYTES_OF_A_BRIEF_RUN + BYTES_OF_A_BRIEF_PREDICTION * tests;
+        long run = keeps == Keeps.RECORDS_ALONE ? brief : BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * tests;
+        long states = keeps == Keeps.ALL ? solved.size() : 0;
+        return records.size() * run + mostPairs() * brief + states * BYTES_OF_A_STATE;
+    }
+
+    private int mostPairs() {
+        return keeps == Keeps.ALL ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD;
+    }
+
+    /** Lets go of what it does not keep. */
+    void letGo() {
+        if (keeps == Keeps.RECORDS_ALONE) {
+            solved.forget();
+        }
     }
 
     private RunRecord record(HypothesisId run) {
@@ -174,11 +195,15 @@ public final class Predictions {
             });
         }
         if (known == null) {
-            RunRecord made = recorder.of(unit(run));
+            RunRecord made = keptOf(unit(run));
             RunRecord first = records.putIfAbsent(run, made);
             known = first == null ? made : first;
         }
         return known;
+    }
+
+    private RunRecord keptOf(VirtualUnit unit) {
+        return keeps == Keeps.RECORDS_ALONE ? recorder.brief(unit) : recorder.of(unit);
     }
 
     /** A unit that is run once more and let go. */
@@ -194,7 +219,7 @@ public final class Predictions {
             boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
             if (settles && Recorder.fails(model, unit, nominal)) {
                 failures.add(failure);
-                kept.add(recorder.of(unit));
+                kept.add(keptOf(unit));
             }
         }
         List<Hypothesis> admitted = space.admit(failures);

@@ -1,7 +1,6 @@
 package bricksignal.server.pack;
 
 import bricksignal.casework.CaseUnit;
-import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
@@ -32,6 +31,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
@@ -175,7 +176,7 @@ public class Packs {
     private CaseUnit family(UnitRef ref) {
         UnitModel model = installed().digests().entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest())).findFirst()
                 .map(entry -> installed().library().model(entry.getKey())).orElseGet(() -> PackReader.read(textOf(ref)));
-        return compiled(ref, model, null);
+        return compiled(ref, progress -> CompiledPack.of(model, ErrorModel.defaults(), progress));
     }
 
     private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {
@@ -183,14 +184,12 @@ public class Packs {
         if (overlay.relabels()) {
             return CaseUnit.of(ref.key(), family.pack().relabelled(overlay.model()));
         }
-        boolean sameCircuit = overlay.model().machine().circuit().elements().equals(family.model().machine().circuit().elements());
-        return compiled(ref, overlay.model(), sameCircuit ? family.pack().solvedStates() : null);
+        return compiled(ref, progress -> family.pack().board(overlay.model(), progress));
     }
 
-    private CaseUnit compiled(UnitRef ref, UnitModel model, @Nullable SolvedStates shared) {
+    private CaseUnit compiled(UnitRef ref, Function<DoubleConsumer, CompiledPack> work) {
         try {
-            CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults(), shared, share -> progress.put(ref.key(), share));
-            return CaseUnit.of(ref.key(), pack);
+            return CaseUnit.of(ref.key(), work.apply(share -> progress.put(ref.key(), share)));
         } finally {
             progress.remove(ref.key());
         }

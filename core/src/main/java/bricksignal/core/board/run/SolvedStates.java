@@ -66,6 +66,11 @@ public final class SolvedStates {
         return wirings.values().stream().mapToInt(wiring -> wiring.known.size()).sum();
     }
 
+    /** Lets go of everything. */
+    public void forget() {
+        wirings.clear();
+    }
+
     /** Lets go of what only an impedance needs. */
     public void letFactorsGo() {
         wirings.values().forEach(wiring -> wiring.known.values().forEach(Solution::letFactorsGo));
