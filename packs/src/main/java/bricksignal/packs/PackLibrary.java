@@ -1,5 +1,7 @@
 package bricksignal.packs;
 
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
 import java.io.IOException;
 import java.io.InputStream;
@@ -50,7 +52,16 @@ public final class PackLibrary {
 
     /** The YAML text of a shipped pack. */
     public static String text(String id) {
-        try (InputStream in = PackLibrary.class.getResourceAsStream("/packs/" + id + ".yaml")) {
+        return read(id, "/packs/" + id + ".yaml");
+    }
+
+    /** A shipped pack made ready with the records of its runs, which were taken when this was built. */
+    public static CompiledPack ready(UnitModel model) {
+        return CompiledPack.of(model, ErrorModel.defaults(), read(model.id(), "/records/" + model.id() + ".txt"));
+    }
+
+    private static String read(String id, String file) {
+        try (InputStream in = PackLibrary.class.getResourceAsStream(file)) {
             if (in == null) {
                 throw new IllegalArgumentException("there is no pack '" + id + "'; shipped are " + SHIPPED);
             }

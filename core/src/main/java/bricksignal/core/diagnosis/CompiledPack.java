@@ -6,6 +6,7 @@ import bricksignal.core.unit.VirtualUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -70,8 +71,33 @@ public final class CompiledPack {
                 : of(other, errors, new SolvedStates(), Predictions.Keeps.RECORDS_ALONE, progress);
     }
 
+    /**
+     * Makes a model ready with what was recorded of its runs before: nothing but the unit in good order is run.
+     *
+     * @param records as {@link #records()} wrote them
+     * @throws IllegalArgumentException if they were written of another unit
+     */
+    public static CompiledPack of(UnitModel model, ErrorModel errors, String records) {
+        return made(model, errors, new SolvedStates(), Predictions.Keeps.ALL, predictions -> predictions.recall(records));
+    }
+
+    /** What was recorded of the runs of all listed faults and unlisted failures, as text. */
+    public String records() {
+        return predictions.written();
+    }
+
     private static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, Predictions.Keeps keeps,
             DoubleConsumer progress) {
+        return made(model, errors, solved, keeps, predictions -> {
+            predictions.run(share -> progress.accept(LISTED * share));
+            predictions.unlisted();
+            predictions.letGo();
+            progress.accept(1);
+        });
+    }
+
+    private static CompiledPack made(UnitModel model, ErrorModel errors, SolvedStates solved, Predictions.Keeps keeps,
+            Consumer<Predictions> recording) {
         VirtualUnit nominal = VirtualUnit.of(model, model.machine(), solved);
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
@@ -79,10 +105,7 @@ public final class CompiledPack {
         HypothesisSpace space = new HypothesisSpace(model);
         TestCatalogue catalogue = new TestCatalogue(model, seconds, story.test());
         Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved, keeps);
-        predictions.run(share -> progress.accept(LISTED * share));
-        predictions.unlisted();
-        predictions.letGo();
-        progress.accept(1);
+        recording.accept(predictions);
         return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions, false);
     }
 

@@ -30,11 +30,15 @@ public final class Predictions {
     /** So many people work on units of one family at once that their pairs, 64 each, stay known. Ours. */
     private static final int MOST_PAIRS = 1000;
     private static final int MOST_PAIRS_OF_A_BOARD = 96;
+    /** The circuits of so many runs are held for readings that no test foresees: all of a family's. */
+    private static final int MOST_STANDING = 600;
     private static final long BYTES_OF_A_RUN = 6_000;
     private static final long BYTES_OF_A_PREDICTION = 40;
     private static final long BYTES_OF_A_BRIEF_RUN = 4_000;
     private static final long BYTES_OF_A_BRIEF_PREDICTION = 24;
     private static final long BYTES_OF_A_STATE = 5_000;
+    /** Where nothing is run yet: so many states will be solved when all are asked for. Measured on the five families. */
+    private static final long STATES_OF_A_RUN = 13;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -46,6 +50,7 @@ public final class Predictions {
     private final VirtualUnit nominal;
     private final Recorder recorder;
     private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
+    private final Recent<HypothesisId, Map<String, Solution>> standing = new Recent<>(MOST_STANDING);
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Recent<HypothesisId, RunRecord> pairs;
     private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
@@ -84,6 +89,25 @@ public final class Predictions {
             progress.accept((i + 1.0) / faults.size());
         }
         solved.letFactorsGo();
+    }
+
+    /** What was recorded of every listed fault and unlisted failure, as text. */
+    String written() {
+        List<RecordText.Taken> taken = new ArrayList<>();
+        space.faults().forEach(h -> taken.add(new RecordText.Taken(false, h.fault().id(), record(h.id()))));
+        unlisted().forEach(h -> taken.add(new RecordText.Taken(true, h.fault().id(), record(h.id()))));
+        return RecordText.write(taken, recorder.nominal());
+    }
+
+    /** Takes in what {@link #written} wrote; nothing is run. */
+    void recall(String text) {
+        Map<String, Fault> failures = new LinkedHashMap<>();
+        UnlistedFailures.of(model, nominal.usualRun()).forEach(failure -> failures.put(failure.id(), failure));
+        List<RecordText.Taken> all = RecordText.read(text, recorder.nominal());
+        unlisted = space.admit(all.stream().filter(RecordText.Taken::unlisted).map(taken -> Known.in(failures, taken.id())).toList());
+        all.forEach(taken -> records.put(taken.unlisted() ? new HypothesisId.Unlisted(taken.id()) : space.single(taken.id()),
+                taken.record()));
+        records.put(space.nothing(), recorder.nominal());
     }
 
     /** What the hypothesis shows in a test. */
@@ -170,7 +194,7 @@ public final class Predictions {
         long tests = catalogue.tests().size();
         long brief = BYTES_OF_A_BRIEF_RUN + BYTES_OF_A_BRIEF_PREDICTION * tests;
         long run = keeps == Keeps.RECORDS_ALONE ? brief : BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * tests;
-        long states = keeps == Keeps.ALL ? solved.size() : 0;
+        long states = keeps == Keeps.ALL ? Math.max(solved.size(), STATES_OF_A_RUN * records.size()) : 0;
         return records.size() * run + mostPairs() * brief + states * BYTES_OF_A_STATE;
     }
 
@@ -253,10 +277,15 @@ public final class Predictions {
                 VirtualUnit.shown(standing(id, reading.moment()), reading)));
     }
 
-    /** The solved circuit at a moment of a run; of a pair it is not kept. */
+    /** The solved circuit at a moment of a run; where it is not kept the run is made anew. */
     private Solution standing(HypothesisId run, String moment) {
         Solution kept = record(run).standing().get(moment);
-        return kept == null ? recorder.standing(passing(run), model.moment(moment)) : kept;
+        if (kept != null) {
+            return kept;
+        }
+        return keeps == Keeps.ALL && !(run instanceof HypothesisId.Pair)
+                ? Known.in(standing.get(run, () -> recorder.standing(unit(run))), moment)
+                : recorder.standing(passing(run), model.moment(moment));
     }
 
     private double yes(Hypothesis h, Test.Check check) {

@@ -69,7 +69,8 @@ final class Recorder {
                 Math.abs(run.share(channel.when(), 0, to) - good.share(channel.when(), 0, to)) > DIFFERS);
     }
 
-    private Map<String, Solution> standing(VirtualUnit unit) {
+    /** The solved circuits of a unit, by moment. */
+    Map<String, Solution> standing(VirtualUnit unit) {
         Map<String, Solution> standing = new LinkedHashMap<>();
         model.moments().forEach(moment -> standing.put(moment.id(), standing(unit, moment)));
         return standing;

@@ -174,9 +174,10 @@ public class Packs {
     }
 
     private CaseUnit family(UnitRef ref) {
-        UnitModel model = installed().digests().entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest())).findFirst()
-                .map(entry -> installed().library().model(entry.getKey())).orElseGet(() -> PackReader.read(textOf(ref)));
-        return compiled(ref, progress -> CompiledPack.of(model, ErrorModel.defaults(), progress));
+        Optional<UnitModel> shipped = installed().digests().entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest()))
+                .findFirst().map(entry -> installed().library().model(entry.getKey()));
+        return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> CompiledPack.of(
+                PackReader.read(textOf(ref)), ErrorModel.defaults(), progress)));
     }
 
     private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {

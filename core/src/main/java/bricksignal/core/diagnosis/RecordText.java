@@ -1,0 +1,204 @@
+package bricksignal.core.diagnosis;
+
+import bricksignal.core.Known;
+import bricksignal.core.lamp.LampPattern;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Records of runs as text, so that they can be taken once and read whenever the same unit is made ready. What is as in the unit in
+ * good order is written {@code =}. Of a record all is written but its solved circuits.
+ *
+ * <pre>
+ * run     listed or unlisted, id, whether it fails
+ * found   board, then share and pattern of each that its lamp shows; so reset
+ * channel id, then whether it runs before, its stretches, begins and ends
+ * peaks   amperes by load, in the order of the record of the unit in good order
+ * numbers mean and sigma by place in the catalogue, - where there is none
+ * shares  by place in the catalogue, - where there is none
+ * </pre>
+ */
+final class RecordText {
+
+    private static final String SAME = "=";
+    private static final String NONE = "-";
+
+    private RecordText() {
+    }
+
+    /** A run and what was taken down of it. */
+    record Taken(boolean unlisted, String id, RunRecord record) {
+    }
+
+    static String write(List<Taken> all, RunRecord good) {
+        StringBuilder text = new StringBuilder();
+        all.forEach(taken -> write(text, taken, good));
+        return text.toString();
+    }
+
+    /**
+     * Reads what was written.
+     *
+     * @throws IllegalArgumentException if it was written of another unit
+     */
+    static List<Taken> read(String text, RunRecord good) {
+        List<Taken> all = new ArrayList<>();
+        List<String[]> lines = new ArrayList<>();
+        for (String line : text.split("\n")) {
+            String[] cells = line.split("\t", -1);
+            if (cells[0].equals("run") && !lines.isEmpty()) {
+                all.add(taken(lines, good));
+                lines.clear();
+            }
+            lines.add(cells);
+        }
+        all.add(taken(lines, good));
+        return all;
+    }
+
+    private static void write(StringBuilder text, Taken taken, RunRecord good) {
+        RunRecord r = taken.record();
+        line(text, List.of("run", taken.unlisted() ? "unlisted" : "listed", taken.id(), String.valueOf(r.fails())));
+        r.found().forEach((board, shares) -> line(text, lamp("found", board, shares, Known.in(good.found(), board))));
+        r.afterReset().forEach((board, shares) -> line(text, lamp("reset", board, shares, Known.in(good.afterReset(), board))));
+        r.channels().forEach((id, run) -> line(text, channel(id, run, Known.in(good.channels(), id))));
+        List<String> peaks = new ArrayList<>(List.of("peaks"));
+        r.peaks().forEach((load, amps) -> peaks.add(amps.equals(good.peaks().get(load)) ? SAME : String.valueOf(amps)));
+        line(text, peaks);
+        List<String> numbers = new ArrayList<>(List.of("numbers"));
+        List<String> shares = new ArrayList<>(List.of("shares"));
+        for (int i = 0; i < r.numbers().length; i++) {
+            Prediction.Number number = r.numbers()[i];
+            numbers.add(number == null ? NONE : number.equals(good.numbers()[i]) ? SAME : number.mean() + " " + number.sigma());
+            double share = r.shares()[i];
+            shares.add(Double.isNaN(share) ? NONE : share == good.shares()[i] ? SAME : String.valueOf(share));
+        }
+        line(text, numbers);
+        line(text, shares);
+    }
+
+    private static void line(StringBuilder text, List<String> cells) {
+        text.append(String.join("\t", cells)).append('\n');
+    }
+
+    private static List<String> lamp(String what, String board, Map<LampPattern, Double> shares, Map<LampPattern, Double> good) {
+        List<String> cells = new ArrayList<>(List.of(what, board));
+        if (List.copyOf(shares.entrySet()).equals(List.copyOf(good.entrySet()))) {
+            cells.add(SAME);
+        } else {
+            shares.forEach((pattern, share) -> cells.add(share + " " + pattern.text()));
+        }
+        return cells;
+    }
+
+    private static List<String> channel(String id, ChannelRun run, ChannelRun good) {
+        if (run.equals(good)) {
+            return List.of("channel", id, SAME);
+        }
+        List<Double> spans = new ArrayList<>();
+        run.spans().forEach(span -> spans.addAll(List.of(span.from(), span.to())));
+        return List.of("channel", id, String.valueOf(run.runsBefore()), joined(spans), joined(run.begins()), joined(run.ends()));
+    }
+
+    private static String joined(List<Double> numbers) {
+        return String.join(" ", numbers.stream().map(String::valueOf).toList());
+    }
+
+    private static List<Double> split(String cell) {
+        return cell.isEmpty() ? List.of() : Arrays.stream(cell.split(" ")).map(Double::valueOf).toList();
+    }
+
+    private static Taken taken(List<String[]> lines, RunRecord good) {
+        Map<String, Map<LampPattern, Double>> found = new LinkedHashMap<>();
+        Map<String, Map<LampPattern, Double>> reset = new LinkedHashMap<>();
+        Map<String, ChannelRun> channels = new LinkedHashMap<>();
+        Map<String, Double> peaks = new LinkedHashMap<>();
+        Prediction.@Nullable Number[] numbers = new Prediction.Number[good.numbers().length];
+        double[] shares = new double[good.shares().length];
+        for (String[] cells : lines) {
+            switch (cells[0]) {
+                case "found" -> found.put(cells[1], lamp(cells, fits(good.found().get(cells[1]), cells)));
+                case "reset" -> reset.put(cells[1], lamp(cells, fits(good.afterReset().get(cells[1]), cells)));
+                case "channel" -> channels.put(cells[1], channel(cells, fits(good.channels().get(cells[1]), cells)));
+                case "peaks" -> peaks(cells, good.peaks(), peaks);
+                case "numbers" -> numbers(cells, good.numbers(), numbers);
+                case "shares" -> shares(cells, good.shares(), shares);
+                default -> {
+                }
+            }
+        }
+        String[] run = lines.get(0);
+        return new Taken(run[1].equals("unlisted"), run[2], new RunRecord(found, reset, Boolean.parseBoolean(run[3]), channels, peaks,
+                Map.of(), numbers, shares));
+    }
+
+    private static <T> T fits(@Nullable T good, String[] cells) {
+        if (good == null) {
+            throw new IllegalArgumentException("the records are of another unit: this one has no " + cells[0] + " '" + cells[1]
+                    + "'; take them anew");
+        }
+        return good;
+    }
+
+    private static void sameCount(String[] cells, int wanted) {
+        if (cells.length - 1 != wanted) {
+            throw new IllegalArgumentException("the records are of another unit: they hold " + (cells.length - 1) + " " + cells[0]
+                    + " where this one has " + wanted + "; take them anew");
+        }
+    }
+
+    private static Map<LampPattern, Double> lamp(String[] cells, Map<LampPattern, Double> good) {
+        if (cells.length == 3 && cells[2].equals(SAME)) {
+            return good;
+        }
+        Map<LampPattern, Double> shares = new LinkedHashMap<>();
+        for (String cell : Arrays.asList(cells).subList(2, cells.length)) {
+            int space = cell.indexOf(' ');
+            shares.put(LampPattern.parse(cell.substring(space + 1)), Double.valueOf(cell.substring(0, space)));
+        }
+        return shares;
+    }
+
+    private static ChannelRun channel(String[] cells, ChannelRun good) {
+        if (cells[2].equals(SAME)) {
+            return good;
+        }
+        List<ChannelRun.Span> spans = new ArrayList<>();
+        List<Double> ends = split(cells[3]);
+        for (int i = 0; i < ends.size(); i += 2) {
+            spans.add(new ChannelRun.Span(ends.get(i), ends.get(i + 1)));
+        }
+        return new ChannelRun(spans, Boolean.parseBoolean(cells[2]), split(cells[4]), split(cells[5]));
+    }
+
+    private static void peaks(String[] cells, Map<String, Double> good, Map<String, Double> peaks) {
+        sameCount(cells, good.size());
+        int i = 1;
+        for (Map.Entry<String, Double> load : good.entrySet()) {
+            peaks.put(load.getKey(), cells[i].equals(SAME) ? load.getValue() : Double.valueOf(cells[i]));
+            i++;
+        }
+    }
+
+    private static void numbers(String[] cells, Prediction.@Nullable Number[] good, Prediction.@Nullable Number[] numbers) {
+        sameCount(cells, good.length);
+        for (int i = 0; i < numbers.length; i++) {
+            String cell = cells[i + 1];
+            int space = cell.indexOf(' ');
+            numbers[i] = cell.equals(NONE) ? null : cell.equals(SAME) ? good[i] : new Prediction.Number(
+                    Double.parseDouble(cell.substring(0, space)), Double.parseDouble(cell.substring(space + 1)));
+        }
+    }
+
+    private static void shares(String[] cells, double[] good, double[] shares) {
+        sameCount(cells, good.length);
+        for (int i = 0; i < shares.length; i++) {
+            String cell = cells[i + 1];
+            shares[i] = cell.equals(NONE) ? Double.NaN : cell.equals(SAME) ? good[i] : Double.parseDouble(cell);
+        }
+    }
+}

@@ -1,0 +1,70 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** A pack made ready with the records that the build took says to the last digit what one says that is run anew. */
+class TakeRecordsTest {
+
+    private static CompiledPack anew(String id) {
+        return Compiled.of(id).pack();
+    }
+
+    private static List<HypothesisId> everything(CompiledPack pack) {
+        return Stream.concat(pack.space().considered().stream(), pack.predictions().unlisted().stream()).map(Hypothesis::id).toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void readySaysWhatTheRunsSay(String id) {
+        CompiledPack ready = PackLibrary.ready(PackLibrary.load().model(id));
+        CompiledPack anew = anew(id);
+        assertThat(everything(ready)).isEqualTo(everything(anew));
+        for (HypothesisId hypothesis : everything(anew)) {
+            for (bricksignal.core.unit.Test test : anew.catalogue().tests()) {
+                assertThat(ready.predictions().of(test, hypothesis)).as("%s in %s", hypothesis, test.id())
+                        .isEqualTo(anew.predictions().of(test, hypothesis));
+            }
+            assertThat(ready.predictions().fails(hypothesis)).isEqualTo(anew.predictions().fails(hypothesis));
+            for (String board : anew.model().charts().keySet()) {
+                assertThat(ready.predictions().lampShares(hypothesis, board)).isEqualTo(anew.predictions().lampShares(hypothesis, board));
+                assertThat(ready.predictions().lampSharesAfterReset(hypothesis, board)).isEqualTo(
+                        anew.predictions().lampSharesAfterReset(hypothesis, board));
+            }
+        }
+        assertThat(ready.records()).isEqualTo(anew.records());
+    }
+
+    /** What is not in the records is run when somebody asks: a reading that no test foresees, and a pair. */
+    @Test
+    void whatWasNotRecordedIsRunWhenAskedFor() {
+        CompiledPack ready = PackLibrary.ready(PackLibrary.load().model("f1-furnace"));
+        CompiledPack anew = anew("f1-furnace");
+        String moment = anew.model().moments().get(0).id();
+        var free = anew.catalogue().free(MeterMode.AC_VOLTS, new Place.Across(anew.model().points().get(2).net(),
+                anew.model().points().get(7).net()), moment, Setup.AS_IT_IS);
+        everything(anew).forEach(h -> assertThat(ready.predictions().of(free, h)).isEqualTo(anew.predictions().of(free, h)));
+        HypothesisId pair = anew.space().pair(anew.model().faults().get(1).id(), anew.model().faults().get(5).id());
+        assertThat(ready.predictions().of(anew.catalogue().tests().get(4), pair)).isEqualTo(
+                anew.predictions().of(anew.catalogue().tests().get(4), pair));
+    }
+
+    @Test
+    void recordsOfAnotherUnitAreRefused() {
+        assertThatThrownBy(() -> CompiledPack.of(PackLibrary.load().model("f1-furnace"), ErrorModel.defaults(),
+                anew("f3-vehicle").records())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit");
+    }
+}
