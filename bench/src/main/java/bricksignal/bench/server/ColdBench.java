@@ -1,5 +1,6 @@
 package bricksignal.bench.server;
 
+import bricksignal.packs.PackLibrary;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -30,7 +31,7 @@ public final class ColdBench {
                     }
                     long began = System.nanoTime();
                     Person person = Person.loggedIn(application.url(), "ines");
-                    String family = Truth.families().get(number % Truth.families().size());
+                    String family = PackLibrary.ids().get(number % PackLibrary.ids().size());
                     Person.Reply made = person.post("/api/jobs", Map.of("unitId", LoadBench.unitOf(person.get("/api/sites").json(),
                             family), "complaint", "cold"));
                     times.add((System.nanoTime() - began) / 1e6);
@@ -41,7 +42,6 @@ public final class ColdBench {
                 threads.add(thread);
                 thread.start();
             }
-            Truth.families();
             go.countDown();
             for (Thread thread : threads) {
                 try {
