@@ -1,0 +1,45 @@
+package bricksignal.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+
+class RecordTextTest {
+
+    private final CompiledPack anew = ChainUnit.of(4, 0.5);
+
+    @Test
+    void whatIsReadSaysWhatWasWritten() {
+        CompiledPack read = CompiledPack.of(ChainUnit.model(4, 0.5), ErrorModel.defaults(), anew.records());
+        assertThat(read.predictions().unlisted()).isEqualTo(anew.predictions().unlisted()).isNotEmpty();
+        for (bricksignal.core.unit.Test test : anew.catalogue().tests()) {
+            anew.space().considered().forEach(h -> assertThat(read.predictions().of(test, h.id())).as("%s under %s", test.id(), h.id())
+                    .isEqualTo(anew.predictions().of(test, h.id())));
+            anew.predictions().unlisted().forEach(h -> assertThat(read.predictions().of(test, h.id())).isEqualTo(
+                    anew.predictions().of(test, h.id())));
+        }
+        assertThat(read.records()).isEqualTo(anew.records());
+    }
+
+    @Test
+    void nothingIsRunToReadThem() {
+        CompiledPack read = CompiledPack.of(ChainUnit.model(4, 0.5), ErrorModel.defaults(), anew.records());
+        assertThat(read.solvedStates().size()).as("states of the unit in good order alone").isLessThan(
+                anew.solvedStates().size() / 2);
+    }
+
+    @Test
+    void recordsOfAnotherChainAreRefused() {
+        String shorter = ChainUnit.of(3, 0.5).records();
+        assertThatThrownBy(() -> CompiledPack.of(ChainUnit.model(4, 0.5), ErrorModel.defaults(), shorter))
+                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit").hasMessageContaining("anew");
+    }
+
+    @Test
+    void whatIsAsInTheNominalUnitIsNotWrittenOut() {
+        String nothing = anew.records().substring(anew.records().indexOf("run\tlisted\tnothing"));
+        assertThat(nothing.lines().skip(1).takeWhile(line -> !line.startsWith("run"))).allSatisfy(line -> assertThat(line)
+                .doesNotContainPattern("[0-9]\\.[0-9]"));
+    }
+}

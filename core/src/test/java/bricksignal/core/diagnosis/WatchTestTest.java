@@ -1,0 +1,55 @@
+package bricksignal.core.diagnosis;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import bricksignal.core.unit.Test.Check;
+import bricksignal.core.unit.Test.Sense;
+import org.junit.jupiter.api.Test;
+
+class WatchTestTest {
+
+    private final CompiledPack chain = ChainUnit.of(3, 0.5);
+
+    /** By hand: five cycles, each with the fault there at its duty, and two in a hundred wrong either way. */
+    @Test
+    void oneOfFiveCyclesFails() {
+        double seen = 1 - Math.pow(1 - 0.35, 5);
+        assertThat(WatchTest.yes(Sense.CYCLES, true, 0.35)).isCloseTo(0.02 + 0.96 * seen, within(1e-12));
+        assertThat(WatchTest.yes(Sense.CYCLES, false, 1)).isCloseTo(0.02, within(1e-12));
+    }
+
+    @Test
+    void resetAsksWhetherItRuns() {
+        assertThat(WatchTest.yes(Sense.RESET, true, 1)).isCloseTo(0.02, within(1e-12));
+        assertThat(WatchTest.yes(Sense.RESET, false, 1)).isCloseTo(0.98, within(1e-12));
+    }
+
+    @Test
+    void heatBringsOutWhatIsIntermittent() {
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35)).isGreaterThan(WatchTest.yes(Sense.RESET, false, 1) - 0.5).isBetween(0.55, 0.65);
+    }
+
+    @Test
+    void seenToFailIsAYesToAWatchedRun() {
+        Check cycles = (Check) chain.catalogue().test("watch.cycles");
+        Check reset = (Check) chain.catalogue().test("watch.reset");
+        assertThat(WatchTest.seenToFail(new Observation.Answer(cycles, true))).isTrue();
+        assertThat(WatchTest.seenToFail(new Observation.Answer(cycles, false))).isFalse();
+        assertThat(WatchTest.seenToFail(new Observation.Answer(reset, true))).isFalse();
+    }
+
+    /** Once it is seen to fail an intermittent fault is nearly always there, and what was read before counts no more as answered. */
+    @Test
+    void afterItWasSeenToFailTestsAreOpenAgain() {
+        Observation.Reading read = ChainUnit.volts(chain, "n2", 24);
+        Check cycles = (Check) chain.catalogue().test("watch.cycles");
+        Diagnosis before = Diagnosis.of(chain, java.util.List.of(read));
+        Diagnosis after = before.and(new Observation.Answer(cycles, true));
+        assertThat(before.answered(read.test())).isTrue();
+        assertThat(after.answered(read.test())).isFalse();
+        assertThat(after.hypotheses()).contains(new HypothesisId.Failing("open-1")).doesNotContain(
+                new HypothesisId.Intermittent("open-1"));
+        assertThat(after.answered(cycles)).as("it may be watched for again").isFalse();
+    }
+}
