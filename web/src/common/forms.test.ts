@@ -1,0 +1,200 @@
+import { VueQueryPlugin, QueryClient } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, defineComponent, h, ref, type Component } from 'vue'
+import * as client from '../api/client'
+import type { VisitHandle } from '../api/useVisit'
+import NewJobView from '../jobs/NewJobView.vue'
+import LoginView from '../login/LoginView.vue'
+import PolicyView from '../policy/PolicyView.vue'
+import { visitKey } from '../visit/handle'
+import RepairList from '../visit/RepairList.vue'
+
+const replace = vi.fn()
+vi.mock('vue-router', () => ({ useRouter: () => ({ replace }), useRoute: () => ({ query: {} }) }))
+vi.mock('../api/client', async (original) => ({
+  ...(await original<typeof client>()),
+  api: { GET: vi.fn((path: string) => path), POST: vi.fn((path: string) => `POST ${path}`) },
+  answer: vi.fn(),
+  logIn: vi.fn(),
+}))
+
+/** What the server answers, by address; a function is asked. */
+const answers: Record<string, unknown> = {}
+const field = (tag: string) =>
+  defineComponent({
+    props: { modelValue: { type: String, default: '' } },
+    emits: ['update:modelValue'],
+    setup: (props, { emit, attrs }) => {
+      return () =>
+        h(tag, {
+          ...attrs,
+          value: props.modelValue,
+          onInput: (event: Event) => emit('update:modelValue', (event.target as HTMLInputElement).value),
+        })
+    },
+  })
+
+function shown(component: Component, provide: Record<symbol, unknown> = {}) {
+  return mount(component, {
+    global: {
+      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
+      provide,
+      stubs: { TopBar: true, RouterLink: true, BFormInput: field('input'), BFormTextarea: field('textarea') },
+    },
+  })
+}
+
+beforeEach(() => {
+  vi.clearAllMocks()
+  vi.mocked(client.answer).mockImplementation((call: unknown) => {
+    const known = answers[String(call)]
+    return known instanceof Error ? Promise.reject(known) : (Promise.resolve(known) as never)
+  })
+})
+
+describe('the login', () => {
+  it('says why it did not work and stays; goes to the jobs when it did', async () => {
+    const page = shown(LoginView)
+    await page.get('#username').setValue(' ines ')
+    await page.get('#password').setValue('wrong')
+    vi.mocked(client.logIn).mockRejectedValueOnce(new client.Problem(401, 'Login or password is wrong.'))
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(page.get('[role=alert]').text()).toBe('Login or password is wrong.')
+    expect(replace).not.toHaveBeenCalled()
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.logIn)).toHaveBeenLastCalledWith('ines', 'wrong')
+    expect(replace).toHaveBeenCalledWith('/jobs')
+  })
+})
+
+describe('a new job', () => {
+  const sites = [
+    { id: 's1', name: 'School', address: 'Quay 1', units: [{ id: 'u1', label: 'Furnace', location: 'cellar' }] },
+    {
+      id: 's2',
+      name: 'Hall',
+      address: 'Quay 2',
+      units: [
+        { id: 'u2', label: 'North', location: 'roof' },
+        { id: 'u3', label: 'South', location: 'roof' },
+      ],
+    },
+  ]
+
+  it('chooses the only unit of a site by itself, and none of several', async () => {
+    answers['/api/sites'] = sites
+    const page = shown(NewJobView)
+    await flushPromises()
+    const unit = () => (page.get('#unit').element as HTMLSelectElement).value
+    await page.get('#site').setValue('s1')
+    expect(unit()).toBe('u1')
+    await page.get('#site').setValue('s2')
+    expect(unit()).toBe('')
+    expect(page.get('button[type=submit]').attributes('disabled')).toBeDefined()
+  })
+
+  it('opens the visit it made, and keeps what was typed where it could not', async () => {
+    answers['/api/sites'] = sites
+    answers['POST /api/jobs'] = new client.Problem(503, 'Being made ready.')
+    const page = shown(NewJobView)
+    await flushPromises()
+    await page.get('#site').setValue('s1')
+    await page.findAll('.quick button')[0]!.trigger('click')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(page.get('[role=alert]').text()).toBe('Being made ready.')
+    expect((page.get('#complaint').element as HTMLTextAreaElement).value).toBe('No heat')
+    answers['POST /api/jobs'] = { job: { id: 'v9' } }
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/jobs', {
+      body: { unitId: 'u1', complaint: 'No heat' },
+    })
+    expect(replace).toHaveBeenCalledWith('/visits/v9')
+  })
+})
+
+describe('the policy', () => {
+  const stored = { labourPerMinute: 1.6, tripCost: 95, mistakeCost: 300, notAllowed: ['SWAP'] }
+
+  it('is only read by a technician', async () => {
+    Object.assign(answers, {
+      '/api/me': { role: 'TECHNICIAN' },
+      '/api/policy': stored,
+      '/api/policy/choices': ['SWAP'],
+    })
+    const page = shown(PolicyView)
+    await flushPromises()
+    expect(page.text()).toContain('The lead sets it.')
+    expect(page.findAll('input').every((input) => input.attributes('disabled') !== undefined)).toBe(true)
+    expect(page.find('button[type=submit]').exists()).toBe(false)
+  })
+
+  it('is kept by the lead, with the kinds that were ticked', async () => {
+    Object.assign(answers, {
+      '/api/me': { role: 'LEAD' },
+      '/api/policy': stored,
+      '/api/policy/choices': ['SWAP', 'CYCLES'],
+      'POST /api/policy': stored,
+    })
+    const page = shown(PolicyView)
+    await flushPromises()
+    const [swap, cycles] = page.findAll('input[type=checkbox]')
+    expect((swap!.element as HTMLInputElement).checked).toBe(false)
+    await swap!.trigger('change')
+    await cycles!.trigger('change')
+    await page.get('#trip').setValue(120)
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/policy', {
+      body: { ...stored, tripCost: 120, notAllowed: ['CYCLES'] },
+    })
+    expect(page.get('[role=status]').text()).toContain('Kept')
+  })
+
+  it('says which value the server did not take', async () => {
+    Object.assign(answers, { '/api/me': { role: 'LEAD' }, '/api/policy': stored, '/api/policy/choices': [] })
+    answers['POST /api/policy'] = new client.Problem(422, 'Labour is 0; it must be at least 0.01.', 'labourPerMinute')
+    const page = shown(PolicyView)
+    await flushPromises()
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(page.get('[role=alert]').text()).toContain('at least 0.01')
+    expect(page.find('[role=status]').exists()).toBe(false)
+  })
+})
+
+describe('the order of repair', () => {
+  const repairs = [
+    { part: 'igniter', label: 'igniter', probability: 0.9, cost: 80.4, done: false, offered: true, board: false },
+    { part: 'board', label: 'control board', probability: 0.1, cost: 402, done: false, offered: false, board: true },
+  ]
+  const handle = (closedAt: string | null, add = vi.fn()): Partial<Record<keyof VisitHandle, unknown>> => ({
+    id: 'v1',
+    visit: ref({ closedAt }),
+    page: computed(() => ({ entries: 3, verdict: { status: 'INDICATED' } })),
+    sending: ref(false),
+    add,
+  })
+
+  it('offers what the server offers, and says why a board is not', async () => {
+    answers['/api/visits/{id}/repairs'] = repairs
+    const add = vi.fn()
+    const page = shown(RepairList, { [visitKey as symbol]: handle(null, add) })
+    await flushPromises()
+    expect(page.find('[data-test=repaired-board]').exists()).toBe(false)
+    expect(page.text()).toContain('a board is not replaced before it is proven')
+    await page.get('[data-test=repaired-igniter]').trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'REPAIRED', part: 'igniter' })
+  })
+
+  it('offers nothing on a closed visit', async () => {
+    answers['/api/visits/{id}/repairs'] = repairs
+    const page = shown(RepairList, { [visitKey as symbol]: handle('2026-11-26T09:00:00Z') })
+    await flushPromises()
+    expect(page.findAll('button')).toHaveLength(0)
+  })
+})
