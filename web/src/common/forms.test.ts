@@ -107,7 +107,7 @@ describe('a new job', () => {
     await flushPromises()
     expect(page.get('[role=alert]').text()).toBe('Being made ready.')
     expect((page.get('#complaint').element as HTMLTextAreaElement).value).toBe('No heat')
-    answers['POST /api/jobs'] = { job: { id: 'v9' } }
+    answers['POST /api/jobs'] = { id: 'v9' }
     await page.get('form').trigger('submit')
     await flushPromises()
     expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/jobs', {

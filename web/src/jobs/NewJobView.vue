@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { answer, api, Problem, type Site, type Visit } from '../api/client'
+import { answer, api, Problem, type Job, type Site } from '../api/client'
 import TopBar from '../common/TopBar.vue'
 
 const router = useRouter()
@@ -30,11 +30,11 @@ function choose(id: string) {
 async function make() {
   problem.value = null
   try {
-    const visit = await answer<Visit>(
+    const job = await answer<Job>(
       api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value } }),
     )
     await queries.invalidateQueries({ queryKey: ['jobs'] })
-    await router.replace(`/visits/${visit.job.id}`)
+    await router.replace(`/visits/${job.id}`)
   } catch (failure) {
     problem.value = failure as Problem
   }

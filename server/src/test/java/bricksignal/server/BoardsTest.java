@@ -46,7 +46,7 @@ class BoardsTest {
     }
 
     private String visitTo(String unit) {
-        return ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "no heat")).json().get("job").get("id").asString();
+        return ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "no heat")).json().get("id").asString();
     }
 
     @Test
@@ -59,6 +59,24 @@ class BoardsTest {
         assertThat(state.get("families").get(0).get("id").asString()).isEqualTo("f14-rooftop");
         assertThat(state.get("next").isNull()).isTrue();
         assertThat(ines.post("/api/identify", Map.of("answers", Map.of("place", "moon"))).status()).isEqualTo(422);
+    }
+
+    /** A unit whose board has times of its own takes a while to be made ready; the job does not wait for it, and is made once. */
+    @Test
+    void jobIsMadeAtOnceHoweverLongItsUnitTakes() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        Map<String, Object> draft = new LinkedHashMap<>(draft(name, "9 flashes", "ignition lockout"));
+        draft.put("timings", Map.of("purge-time", 20 + Math.random()));
+        assertThat(ines.post("/api/overlays", draft).json().get("usable").asBoolean()).isTrue();
+        Client.Reply made = ines.post("/api/jobs", Map.of("unitId", unitWith(name), "complaint", name));
+        assertThat(made.status()).isEqualTo(201);
+        assertThat(made.json().get("state").asString()).isEqualTo("PLANNED");
+        assertThat(ines.get("/api/visits/" + made.json().get("id").asString()).json().get("page").get("next").isNull()).isFalse();
+        int jobs = 0;
+        for (JsonNode job : ines.get("/api/jobs?day=" + java.time.LocalDate.now(java.time.ZoneId.systemDefault())).json()) {
+            jobs += job.get("complaint").asString().equals(name) ? 1 : 0;
+        }
+        assertThat(jobs).isEqualTo(1);
     }
 
     @Test

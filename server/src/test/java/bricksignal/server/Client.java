@@ -101,7 +101,7 @@ public final class Client {
             JsonNode first = site.get("units").get(0);
             unit = first.get("pack").asString().equals(pack) ? first.get("id").asString() : unit;
         }
-        return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("job").get("id").asString();
+        return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("id").asString();
     }
 
     public JsonNode jobs() {

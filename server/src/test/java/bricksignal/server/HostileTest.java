@@ -172,7 +172,7 @@ class HostileTest {
             assertThat(ines.post("/api/overlays", draft).json().get("usable").asBoolean()).isTrue();
             String unit = ines.post("/api/units", Map.of("siteName", "S " + name, "label", "L", "location", "x", "pack", "f3-vehicle",
                     "board", name)).json().get("id").asString();
-            visits.add(ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "x")).json().get("job").get("id")
+            visits.add(ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "x")).json().get("id")
                     .asString());
         }
         List<Callable<Integer>> reads = visits.stream().flatMap(visit -> Collections.nCopies(3, visit).stream()).map(visit ->

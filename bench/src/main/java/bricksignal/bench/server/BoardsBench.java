@@ -49,10 +49,10 @@ public final class BoardsBench {
             if (!saved.good() || !unit.good()) {
                 throw new IllegalStateException("board " + i + ": " + saved.body() + unit.body());
             }
-            Person.Reply made = patiently(() -> ines.post("/api/jobs", Map.of("unitId", unit.json().get("id").asString(),
-                    "complaint", "bench")));
-            opened.add(made.ms());
-            visits.add(made.json().get("job").get("id").asString());
+            String visit = ines.post("/api/jobs", Map.of("unitId", unit.json().get("id").asString(), "complaint", "bench")).json()
+                    .get("id").asString();
+            opened.add(patiently(() -> ines.get("/api/visits/" + visit)).ms());
+            visits.add(visit);
             truths.add(Truth.drawn(family, random));
         }
         System.out.printf("%d boards open, %.0f MB in use%n", count, application.residentMb());

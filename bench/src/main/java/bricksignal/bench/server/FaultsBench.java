@@ -42,7 +42,7 @@ public final class FaultsBench {
         JsonNode sites = first.get("/api/sites").json();
         for (int i = 0; i < PEOPLE; i++) {
             visits.add(first.post("/api/jobs", Map.of("unitId", LoadBench.unitOf(sites, Truth.families().get(i
-                    % Truth.families().size())), "complaint", "faults")).json().get("job").get("id").asString());
+                    % Truth.families().size())), "complaint", "faults")).json().get("id").asString());
             sent.add(Collections.synchronizedSet(new TreeSet<>()));
             int number = i;
             Thread thread = new Thread(() -> post(application.url(), number));

@@ -46,7 +46,7 @@ public final class FuzzBench {
         String visit = "";
         for (int i = 0; i < bodies; i++) {
             if (i % 150 == 0) {
-                visit = ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "fuzz")).json().get("job").get("id").asString();
+                visit = ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "fuzz")).json().get("id").asString();
                 targets = targets(visit, unit, ines);
             }
             Target target = targets.get(random.nextInt(targets.size()));

@@ -139,8 +139,12 @@ public final class LoadBench {
         if (!good(made)) {
             return;
         }
-        String path = "/api/visits/" + made.json().get("job").get("id").asString();
-        JsonNode next = made.json().get("page").get("next");
+        String path = "/api/visits/" + made.json().get("id").asString();
+        Person.Reply opened = person.get(path);
+        if (!good(opened)) {
+            return;
+        }
+        JsonNode next = opened.json().get("page").get("next");
         for (int i = 0; i < 40 && !over && next != null && !next.isNull(); i++) {
             Person.Reply reading = person.post(path + "/log", truth.entry(next.get("id").asString()));
             if (!good(reading)) {

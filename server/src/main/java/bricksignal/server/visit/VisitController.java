@@ -135,11 +135,11 @@ class VisitController {
         return service.jobs(principal.getName(), day).stream().map(JobView::of).toList();
     }
 
+    /** Makes a job. Its unit may have to be made ready first, so its page is asked for on its own: a job is made once. */
     @PostMapping("/api/jobs")
     @ResponseStatus(HttpStatus.CREATED)
-    VisitView make(Principal principal, @Valid @RequestBody NewJob job) {
-        return pages.of(principal.getName(), service.make(principal.getName(), job.unitId(), job.complaint(),
-                LocalDate.now(ZoneId.systemDefault())).id());
+    JobView make(Principal principal, @Valid @RequestBody NewJob job) {
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), LocalDate.now(ZoneId.systemDefault())));
     }
 
     @GetMapping("/api/visits/{id}")

@@ -62,7 +62,8 @@ public class VisitService {
     public Visit make(String login, UUID unitId, String complaint, LocalDate day) {
         SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one "
                 + "from the list."));
-        return visits.save(new Visit(UUID.randomUUID(), unit, accounts.of(login), complaint.trim(), day));
+        Visit made = visits.saveAndFlush(new Visit(UUID.randomUUID(), unit, accounts.of(login), complaint.trim(), day));
+        return visits.whole(made.id()).orElseThrow();
     }
 
     /** A visit as it stands. */
