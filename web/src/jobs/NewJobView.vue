@@ -30,9 +30,7 @@ function choose(id: string) {
 async function make() {
   problem.value = null
   try {
-    const job = await answer<Job>(
-      api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value } }),
-    )
+    const job = await answer<Job>(api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value } }))
     await queries.invalidateQueries({ queryKey: ['jobs'] })
     await router.replace(`/visits/${job.id}`)
   } catch (failure) {
