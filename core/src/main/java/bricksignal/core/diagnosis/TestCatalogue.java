@@ -21,10 +21,10 @@ import java.util.Map;
  */
 public final class TestCatalogue {
 
-    private final UnitModel model;
     /** To place a call (common practice, from memory). */
     private static final double CALL_MINUTES = 0.3;
 
+    private final UnitModel model;
     private final Map<String, Double> seconds;
     private final Map<String, Double> waiting = new LinkedHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
@@ -115,9 +115,8 @@ public final class TestCatalogue {
     }
 
     private double waiting(Moment moment) {
-        Scenario scenario = model.scenarios().stream().filter(s -> s.id().equals(moment.scenario())).findFirst().orElseThrow();
         double at = Known.in(seconds, moment.id());
-        double call = scenario.steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
+        double call = model.scenario(moment.scenario()).steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
                 .findFirst().orElse(Double.NaN);
         return Double.isNaN(call) || at >= model.found().from() ? 0 : CALL_MINUTES + (at - call) / 60;
     }

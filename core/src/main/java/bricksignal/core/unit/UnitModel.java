@@ -144,6 +144,10 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return one(moments, moment -> moment.id().equals(momentId), Moment::id, momentId, "moment");
     }
 
+    public Scenario scenario(String scenarioId) {
+        return one(scenarios, scenario -> scenario.id().equals(scenarioId), Scenario::id, scenarioId, "scenario");
+    }
+
     public Channel channel(String channelId) {
         return one(channels, channel -> channel.id().equals(channelId), Channel::id, channelId, "channel");
     }

@@ -44,19 +44,13 @@ public final class VirtualUnit {
 
     /** The run under a scenario; run when first asked for. */
     public Timeline run(String scenario) {
-        return runs.computeIfAbsent(scenario, id -> Simulation.run(machine, List.of(scenario(id)), solved).get(0));
+        return runs.computeIfAbsent(scenario, id -> Simulation.run(machine, List.of(model.scenario(id)), solved).get(0));
     }
 
     /** True if the unit finds rest all along a scenario; one that does not is run no further. */
     public boolean settles(String scenario) {
-        Timeline run = runs.computeIfAbsent(scenario, id -> Simulation.untilItChatters(machine, scenario(id), solved));
+        Timeline run = runs.computeIfAbsent(scenario, id -> Simulation.untilItChatters(machine, model.scenario(id), solved));
         return !run.chattering();
-    }
-
-    private Scenario scenario(String id) {
-        return model.scenarios().stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException("this unit has no scenario '" + id + "'; it has "
-                + model.scenarios().stream().map(Scenario::id).toList()));
     }
 
     /** The usual run: that of the first scenario. */

@@ -38,11 +38,11 @@ class VisitPages {
     private final Cache<Case, CasePage> made = Caffeine.newBuilder().weakKeys().maximumSize(MOST).build();
 
     VisitPages(VisitService service, VisitStore store, Packs packs, EntryJson json, Workbench workbench) {
-        this.workbench = workbench;
         this.service = service;
         this.store = store;
         this.packs = packs;
         this.json = json;
+        this.workbench = workbench;
     }
 
     /** What the screen shows first of a case; made once, however often it is asked for. */
