@@ -4,6 +4,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.context.ConfigurableApplicationContext;
 
 /** The real application on a free port and a real PostgreSQL, started once for all test classes that ask for it. */
@@ -12,12 +13,18 @@ public final class RunningServer implements ParameterResolver {
     /** One running instance. */
     public record Instance(ConfigurableApplicationContext context, Cluster cluster, int port) implements AutoCloseable {
 
+        // Spring sets up the log of the whole machine for each instance, with that instance's settings, and two that start together take
+        // each other's; the tests' log is set up once, by logback-test.xml
+        static {
+            System.setProperty(LoggingSystem.SYSTEM_PROPERTY, LoggingSystem.NONE);
+        }
+
         /** Starts an instance on a cluster. */
         public static Instance on(Cluster cluster) {
             SpringApplication application = new SpringApplication(BrickSignal.class);
             ConfigurableApplicationContext context = application.run("--server.port=0",
                     "--spring.datasource.url=" + cluster.url(), "--spring.datasource.password=" + cluster.password(),
-                    "--spring.main.banner-mode=off", "--logging.level.root=error");
+                    "--spring.main.banner-mode=off");
             return new Instance(context, cluster, context.getEnvironment().getRequiredProperty("local.server.port",
                     Integer.class));
         }
