@@ -11,17 +11,19 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * {@code bin/bench load --technicians N --think SECONDS --seconds N [--warm SECONDS] [--family ID]}: each technician has a session and
- * opens a visit of its own, the five families one after the other (or one family); posts a reading, reads the page as another device of
- * his would, thinks, and opens the next visit when nothing is asked any more. Before, two people work without a pause until the
- * application is warm: while all cores are busy its compiler gets no turn, and what is measured then is the interpreter. The clock
- * begins when all have logged in (a password is slow to check, on purpose); the first quarter of the time is not counted. Client,
- * server and database share the machine's cores; as a reference, the same people first ask as fast as they can for what costs nothing
- * but the way (who am I).
+ * opens a visit of its own, the five families one after the other (or one family), and reads what the screen reads: the visit and the
+ * checks before power when it opens, after a reading nothing but its answer (the page is in it), the way of the power once in a visit,
+ * the repairs at its end. It thinks after each reading, and opens the next visit when nothing is asked any more. Before, two people
+ * work without a pause until the application is warm: while all cores are busy its compiler gets no turn, and what is measured then is
+ * the interpreter. The clock begins when all have logged in (a password is slow to check, on purpose); the first quarter of the time is
+ * not counted. Client, server and database share the machine's cores; as a reference, the same people first ask as fast as they can for
+ * what costs nothing but the way (who am I).
  */
 public final class LoadBench {
 
     private static final int REFERENCE_SECONDS = 10;
     private static final int WARMERS = 2;
+    private static final int LOOKS_AT_THE_POWER_AFTER = 3;
 
     private final List<String> families;
 
@@ -140,10 +142,11 @@ public final class LoadBench {
             return;
         }
         String path = "/api/visits/" + made.json().get("id").asString();
-        Person.Reply opened = person.get(path);
-        if (!good(opened)) {
+        Person.Reply opened = read(person, path);
+        if (!opened.good()) {
             return;
         }
+        read(person, path + "/before");
         JsonNode next = opened.json().get("page").get("next");
         for (int i = 0; i < 40 && !over && next != null && !next.isNull(); i++) {
             Person.Reply reading = person.post(path + "/log", truth.entry(next.get("id").asString()));
@@ -151,15 +154,24 @@ public final class LoadBench {
                 return;
             }
             next = reading.json().get("page").get("next");
-            Person.Reply page = person.get(path + "/page");
-            good(page);
             if (counts && !over) {
                 readings.add(reading.ms());
                 sizes.add(reading.bytes());
-                pages.add(page.ms());
+            }
+            if (i == LOOKS_AT_THE_POWER_AFTER) {
+                read(person, path + "/chains");
             }
             Application.sleep((long) (1000 * think));
         }
+        read(person, path + "/repairs");
+    }
+
+    private Person.Reply read(Person person, String path) {
+        Person.Reply reply = person.get(path);
+        if (good(reply) && counts && !over) {
+            pages.add(reply.ms());
+        }
+        return reply;
     }
 
     private boolean good(Person.Reply reply) {

@@ -147,12 +147,6 @@ class VisitController {
         return pages.of(principal.getName(), id);
     }
 
-    /** What the screen shows first of a case. */
-    @GetMapping("/api/visits/{id}/page")
-    LogAnswer page(Principal principal, @PathVariable UUID id) {
-        return answer(service.open(principal.getName(), id).now());
-    }
-
     @PostMapping("/api/visits/{id}/log")
     LogAnswer add(Principal principal, @PathVariable UUID id, @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(ref = "#/components/schemas/NewEntry"))) @RequestBody Map<String, Object> entry) {
