@@ -93,7 +93,7 @@ public final class BoardsBench {
 
     private void reading(Person person, String visit, Truth truth) {
         String path = "/api/visits/" + visit;
-        Person.Reply page = patiently(() -> person.get(path + "/page"));
+        Person.Reply page = patiently(() -> person.get(path));
         JsonNode next = page.good() ? page.json().get("page").get("next") : null;
         if (next != null && !next.isNull()) {
             Person.Reply reading = person.post(path + "/log", truth.entry(next.get("id").asString()));

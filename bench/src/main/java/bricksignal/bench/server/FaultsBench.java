@@ -82,7 +82,7 @@ public final class FaultsBench {
         int all = 0;
         for (int i = 0; i < PEOPLE; i++) {
             List<String> log = new ArrayList<>();
-            ines.get("/api/visits/" + visits.get(i) + "/page").json().get("page").get("log").forEach(l -> log.add(l.get("id").asString()));
+            ines.get("/api/visits/" + visits.get(i)).json().get("page").get("log").forEach(l -> log.add(l.get("id").asString()));
             Set<String> once = new TreeSet<>(log);
             doubled += log.size() - once.size();
             Set<String> missing = new TreeSet<>(sent.get(i));
@@ -132,7 +132,7 @@ public final class FaultsBench {
         Application.sleep(50);
         while ((System.nanoTime() - began) / 1e9 < LONGEST_SECONDS) {
             try {
-                if (Person.loggedIn(url, "ines").get("/api/visits/" + visit + "/page").good()) {
+                if (Person.loggedIn(url, "ines").get("/api/visits/" + visit).good()) {
                     return (System.nanoTime() - began) / 1e6;
                 }
             } catch (RuntimeException away) {
