@@ -6,6 +6,8 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.board.Input;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
+import bricksignal.core.board.run.Scenario;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
@@ -21,7 +23,9 @@ import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * What condemns a board, derived from the model: its supply is good, every input that the failed stage needs is proven at
@@ -40,6 +44,7 @@ final class BoardProof {
     private final Machine machine;
     private final Circuit circuit;
     private final Board board;
+    private final Part part;
     private final List<ProofItem> items = new ArrayList<>();
     private final Set<String> boardNets = new LinkedHashSet<>();
 
@@ -49,6 +54,7 @@ final class BoardProof {
         this.machine = pack.model().machine();
         this.circuit = machine.circuit();
         this.board = machine.board(part.board());
+        this.part = part;
     }
 
     static List<ProofItem> items(Diagnosis diagnosis, Fault fault, Part part) {
@@ -56,7 +62,7 @@ final class BoardProof {
         proof.supply();
         for (Effect effect : fault.effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
-                proof.input(proof.board.input(deaf.input()), null);
+                proof.deaf(proof.board.input(deaf.input()));
             } else if (effect instanceof Effect.OnElement on) {
                 Element element = proof.circuit.element(on.element());
                 if (element instanceof Element.Conductor contact) {
@@ -80,62 +86,89 @@ final class BoardProof {
     /** A contact of the board that does not do what the logic tells it. */
     private void contact(Element.Conductor contact, Effect.Mode mode) {
         Expr energised = machine.rules().get(contact.id()) instanceof Rule.Follows follows ? follows.closed() : Expr.TRUE;
-        boolean dead = mode == Effect.Mode.OPEN;
-        if (dead) {
-            needs(energised).forEach(input -> input(input, energised));
-        }
-        output(contact, dead);
-        if (dead) {
+        boardNets.add(contact.b());
+        if (mode == Effect.Mode.OPEN) {
+            items.addAll(deadOutput(contact, energised));
             load(contact);
+        } else {
+            items.add(log.item(Message.of("proof.output-live", point(contact.b())), test -> Log.volts(test) && at(test, contact.b())
+                    && !log.due(test) && fedVolts(test, contact) > 0,
+                    (test, value) -> Math.abs(value) >= FEEDS_SHARE * fedVolts(test, contact)));
         }
+    }
+
+    /**
+     * The output with what it needs, in one of the runs that energise it: the one of which most stands in the log. An input on the
+     * net of the output itself is asked once, as the output.
+     */
+    private List<ProofItem> deadOutput(Element.Conductor contact, Expr energised) {
+        List<ProofItem> best = List.of();
+        for (Scenario run : pack.model().watchedScenarios()) {
+            Optional<Timeline.Interval> interval = pack.nominal().run(run.id()).first(energised);
+            if (interval.isEmpty()) {
+                continue;
+            }
+            List<ProofItem> way = new ArrayList<>();
+            for (Input input : board.inputs()) {
+                boolean sensed = Boolean.TRUE.equals(interval.get().unit().inputs().get(input.id()));
+                if (sensed && input instanceof Input.Voltage v && !v.plus().equals(contact.b())) {
+                    way.add(sensed(v, test -> in(test, run)));
+                }
+            }
+            way.add(log.item(Message.of("proof.output-dead", point(contact.b())), test -> Log.volts(test) && at(test, contact.b())
+                    && energisedAt(test, contact) && log.due(test) && in(test, run),
+                    (test, value) -> Math.abs(value) <= DEAD_SHARE * Math.abs(log.nominal(test))));
+            if (best.isEmpty() || open(way) < open(best)) {
+                best = way;
+            }
+        }
+        return best;
+    }
+
+    private static long open(List<ProofItem> items) {
+        return items.stream().filter(item -> !item.proven()).count();
+    }
+
+    private boolean in(Test test, Scenario run) {
+        return pack.model().moment(test.moment()).scenario().equals(run.id());
     }
 
     /** A driver of the board that sends too little: measured at its own terminal against one in good order. */
     private void driver(Element driver) {
-        String net = driver.nets().get(0);
+        String net = probed(driver.nets().get(0));
         boardNets.add(net);
         items.add(log.item(Message.of("proof.output-wrong", point(net)), test -> !test.mode().dead() && at(test, net) && log.due(test),
                 (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.nominal(test))));
     }
 
-    /** The inputs that the board in good order senses while it energises this output. */
-    private List<Input> needs(Expr energised) {
-        return pack.nominal().usualRun().first(energised).map(interval -> board.inputs().stream()
-                .filter(input -> interval.unit().inputs().get(input.id())).toList()).orElse(List.of());
+    /** A net inside the board is measured where a probe reaches it: at the nearest point that conductors of the board lead to. */
+    private String probed(String net) {
+        return ConductorSearch.from(circuit, net, conductor -> part.elements().contains(conductor.id()), n -> true).nets().stream()
+                .filter(n -> pack.model().points().stream().anyMatch(point -> point.net().equals(n))).findFirst().orElse(net);
     }
 
-    private void input(Input input, @org.jspecify.annotations.Nullable Expr during) {
+    /** An input that the board does not see although it is there. */
+    private void deaf(Input input) {
         if (input instanceof Input.Voltage v) {
-            boardNets.add(v.plus());
-            items.add(log.item(Message.of("proof.input", point(v.plus())),
-                    test -> Log.volts(test, v.plus(), v.minus()) && Math.abs(log.nominal(test)) >= onVolts(v),
-                    (test, value) -> Math.abs(value) >= onVolts(v)));
-        } else if (during == null) {
-            Input.FlameCurrent flame = (Input.FlameCurrent) input;
-            double needed = flame.on() * 1e6;
+            items.add(sensed(v, test -> true));
+        } else {
+            double needed = ((Input.FlameCurrent) input).on() * 1e6;
             items.add(log.item(Message.of("proof.flame-current"),
                     test -> test.mode() == MeterMode.DC_MICROAMPS && test.place() instanceof Place.Through,
                     (test, value) -> Math.abs(value) >= needed));
         }
     }
 
+    private ProofItem sensed(Input.Voltage input, Predicate<Test> when) {
+        boardNets.add(input.plus());
+        return log.item(Message.of("proof.input", point(input.plus())),
+                test -> Log.volts(test, input.plus(), input.minus()) && Math.abs(log.nominal(test)) >= onVolts(input) && when.test(test),
+                (test, value) -> Math.abs(value) >= onVolts(input));
+    }
+
     /** The threshold of the board in good order: a deaf input in the hypothesis has none. */
     private double onVolts(Input.Voltage input) {
         return board.input(input.id()).on();
-    }
-
-    private void output(Element.Conductor contact, boolean dead) {
-        String net = contact.b();
-        boardNets.add(net);
-        if (dead) {
-            items.add(log.item(Message.of("proof.output-dead", point(net)), test -> Log.volts(test) && at(test, net)
-                    && energisedAt(test, contact) && log.due(test),
-                    (test, value) -> Math.abs(value) <= DEAD_SHARE * Math.abs(log.nominal(test))));
-        } else {
-            items.add(log.item(Message.of("proof.output-live", point(net)), test -> Log.volts(test) && at(test, net)
-                    && !log.due(test) && fedVolts(test, contact) > 0,
-                    (test, value) -> Math.abs(value) >= FEEDS_SHARE * fedVolts(test, contact)));
-        }
     }
 
     /** What the contact is fed with at the moment of a test, against the net of the other probe. */
@@ -180,8 +213,8 @@ final class BoardProof {
         for (UnitModel.Connector connector : pack.model().connectors()) {
             boolean near = connector.conductors().stream()
                     .anyMatch(id -> circuit.element(id).nets().stream().anyMatch(boardNets::contains));
-            ProofItem item = log.made(Message.of("proof.reseated", Message.said(connector.label())), test -> test instanceof Test.Check c
-                    && c.sense() == Test.Sense.RESEAT && c.connector().equals(connector.id()));
+            ProofItem item = log.made(Message.of("proof.reseated", Message.said(connector.label())), check ->
+                    check.sense() == Test.Sense.RESEAT && check.connector().equals(connector.id()));
             if (near && (item.proven() || !item.tests().isEmpty())) {
                 items.add(item);
             }

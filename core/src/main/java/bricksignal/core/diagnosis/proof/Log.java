@@ -32,11 +32,20 @@ final class Log {
         return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
     }
 
-    /** A proof item by an answer: the check was made, whatever came of it is in the belief. */
-    ProofItem made(Message what, Predicate<Test> kind) {
-        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Answer a
-                && kind.test(a.test()) || o instanceof Observation.Reading r && kind.test(r.test()));
-        return new ProofItem(what, proven, proven ? List.of() : cheapest(kind));
+    /** A proof item by a check that was made, whatever came of it: that is in the belief. */
+    ProofItem made(Message what, Predicate<Test.Check> kind) {
+        return answered(what, kind, answer -> true);
+    }
+
+    /** A proof item by a check that was answered with yes. */
+    ProofItem said(Message what, Predicate<Test.Check> kind) {
+        return answered(what, kind, Observation.Answer::yes);
+    }
+
+    private ProofItem answered(Message what, Predicate<Test.Check> kind, Predicate<Observation.Answer> as) {
+        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Answer a && kind.test(a.test())
+                && as.test(a));
+        return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Check check && kind.test(check)));
     }
 
     /** Tests of the pack of this kind, cheapest first, by id. */

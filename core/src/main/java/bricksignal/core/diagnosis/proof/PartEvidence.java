@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.proof;
 
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Quantity;
+import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
@@ -13,18 +14,20 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
- * Which tests are evidence at the part itself, derived from what the fault does. A load is measured on its own (dead and
- * disconnected), or has its power proven at its own plug: that it draws nothing says as little of it as of its supply. A
- * conductor is measured at its ends. A blocked vent or a shut cock is looked at or gauged. Common practice of careful
- * technicians; no published source.
+ * Which tests are made at the part itself, derived from what the fault does. A load is measured on its own (dead and
+ * disconnected), has its current clamped, or has its power proven at its own plug. A conductor is measured at its ends; where no
+ * probe reaches an end, at the nearest point that hangs together with it. A blocked vent or a shut cock is looked at or gauged.
+ * Common practice of careful technicians; no published source.
  */
 final class PartEvidence {
 
     private final CompiledPack pack;
     private final Fault fault;
     private final List<Element> elements = new ArrayList<>();
+    private final List<Element> loads;
     private final Set<String> causes = new LinkedHashSet<>();
 
     PartEvidence(CompiledPack pack, Fault fault) {
@@ -39,6 +42,11 @@ final class PartEvidence {
                 causes.add("action." + on.action());
             }
         }
+        this.loads = (elements.isEmpty() ? elementsOf(fault.part()) : elements).stream().filter(PartEvidence::consumes).toList();
+    }
+
+    private List<Element> elementsOf(String part) {
+        return pack.model().part(part).elements().stream().map(pack.model().machine().circuit()::element).toList();
     }
 
     /** A fault of one part may upset another: what is measured there says nothing of the cause. */
@@ -56,8 +64,8 @@ final class PartEvidence {
         if (!(test instanceof Test.Reading reading)) {
             return elements.isEmpty() && causes.isEmpty();
         }
-        if (elements.isEmpty()) {
-            return causes.isEmpty() || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
+        if (elements.isEmpty() && causes.isEmpty() || provesSupply(reading)) {
+            return true;
         }
         return elements.stream().anyMatch(element -> isAt(reading, element))
                 || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
@@ -65,18 +73,31 @@ final class PartEvidence {
 
     /** True for a voltage at the plug of a load, which is there although the load does nothing. */
     boolean provesSupply(Test test) {
-        return test instanceof Test.Reading reading && elements.stream().anyMatch(element -> consumes(element)
-                && Log.volts(reading) && hot(reading, element)
-                && ErrorModel.due((Prediction.Number) pack.predictions().nominal(reading)));
+        return test instanceof Test.Reading reading && Log.volts(reading) && loads.stream().anyMatch(load -> hot(reading, load))
+                && ErrorModel.due((Prediction.Number) pack.predictions().nominal(reading));
     }
 
     private boolean isAt(Test.Reading reading, Element element) {
-        if (consumes(element)) {
-            return reading.mode().dead() && across(reading, element) || provesSupply(reading);
+        if (reading.place() instanceof Place.Through through) {
+            return through.element().equals(element.id());
         }
-        return reading.place() instanceof Place.Across across
-                && (element.nets().contains(across.red()) || element.nets().contains(across.black()))
-                || reading.place() instanceof Place.Through through && through.element().equals(element.id());
+        if (consumes(element)) {
+            return reading.mode().dead() && across(reading, element);
+        }
+        return reading.place() instanceof Place.Across across && element.nets().stream().flatMap(net -> points(net).stream())
+                .anyMatch(net -> net.equals(across.red()) || net.equals(across.black()));
+    }
+
+    /** The net itself where a probe reaches it, or else the nearest points that hang together with it. */
+    private Set<String> points(String net) {
+        Predicate<String> probed = n -> pack.model().points().stream().anyMatch(point -> point.net().equals(n));
+        if (probed.test(net)) {
+            return Set.of(net);
+        }
+        Set<String> points = new LinkedHashSet<>(ConductorSearch.from(pack.model().machine().circuit(), net, Element.Conductor::closed,
+                n -> true).nets());
+        points.removeIf(probed.negate());
+        return points;
     }
 
     /** A process value that the fault's cause moves. */

@@ -29,8 +29,8 @@ public final class ProofGate {
     /** Above this probability that nothing in the model explains what was found, no part is named. */
     public static final double UNEXPLAINED = 0.5;
 
-    private static final double SAME_CHANCE = 0.2;
-    private static final double LIVE_SHARE = 0.8;
+    /** Two whose outcomes have less than this in common are told apart by a test. */
+    static final double TOLD_APART = 0.8;
     /** Two that no test tells apart keep the odds of their priors; one that is this far behind was told apart. */
     private static final double NEVER = 1e-5;
     private static final double UNTESTED_SHARE = 0.1;
@@ -52,7 +52,7 @@ public final class ProofGate {
         HypothesisId leader = diagnosis.leader();
         List<HypothesisId> group = group(leader);
         double probability = probability(group);
-        List<ProofItem> items = items(leader);
+        List<ProofItem> items = items(leader, group);
         if (probability >= ENOUGH) {
             items.addAll(NothingElse.items(diagnosis, leader));
         }
@@ -75,67 +75,33 @@ public final class ProofGate {
         return probability;
     }
 
-    private List<ProofItem> items(HypothesisId leader) {
+    private List<ProofItem> items(HypothesisId leader, List<HypothesisId> group) {
         Hypothesis hypothesis = pack.space().get(leader);
         List<ProofItem> items = new ArrayList<>();
+        if (hypothesis.nothing()) {
+            items.add(new Log(diagnosis).made(Message.of("proof.watched"), check -> check.sense() == Test.Sense.CYCLES
+                    || check.sense() == Test.Sense.WARM));
+            return items;
+        }
         for (int i = 0; i < hypothesis.faults().size(); i++) {
-            boolean board = hypothesis.parts().get(i).kind() == Part.Kind.BOARD;
-            items.addAll(board ? BoardProof.items(diagnosis, hypothesis.faults().get(i), hypothesis.parts().get(i))
-                    : direct(leader, hypothesis.faults().get(i), hypothesis.parts().get(i)));
+            Fault fault = hypothesis.faults().get(i);
+            Part part = hypothesis.parts().get(i);
+            items.addAll(part.kind() == Part.Kind.BOARD ? BoardProof.items(diagnosis, fault, part)
+                    : List.of(new DirectEvidence(diagnosis, leader, fault, group).item(part)));
         }
         if (hypothesis.intermittent()) {
-            items.add(new Log(diagnosis).made(Message.of("proof.seen-intermittent"),
-                    test -> test instanceof Test.Check check && (check.sense() == Test.Sense.CYCLES
-                            || check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.RESEAT
-                            && check.tells().containsKey(hypothesis.fault().id()))));
+            items.add(new Log(diagnosis).said(Message.of("proof.seen-intermittent"), check -> check.sense() == Test.Sense.CYCLES
+                    || check.sense() == Test.Sense.WARM || check.tells().containsKey(hypothesis.fault().id())));
         }
         return items;
-    }
-
-    /** Evidence at the part itself; where the pack has no test of the kind that would do, nothing more is asked. */
-    private List<ProofItem> direct(HypothesisId leader, Fault fault, Part part) {
-        PartEvidence evidence = new PartEvidence(pack, fault);
-        boolean direct = diagnosis.sinceRepair().stream().anyMatch(o -> showsDirectly(o, leader, evidence));
-        List<String> tests = direct ? List.of() : new Log(diagnosis).cheapest(test -> !diagnosis.answered(test)
-                && evidence.isAtThePart(test) && (evidence.provesSupply(test) || tellsFromNominal(test, leader)));
-        boolean possible = direct || !tests.isEmpty() || diagnosis.observations().isEmpty();
-        ProofItem item = new ProofItem(Message.of("proof.direct", Message.said(part.label())), direct, tests);
-        return possible ? List.of(item) : List.of();
-    }
-
-    /** Made at the part, and more likely in this fault than in the nominal unit; or power proven at a load that does nothing. */
-    private boolean showsDirectly(Observation observation, HypothesisId leader, PartEvidence evidence) {
-        if (observation instanceof Observation.Reading r) {
-            double nominal = Math.abs(pack.predictions().nominalValue(r.test()));
-            return evidence.isAtThePart(r.test()) && (evidence.provesSupply(r.test()) ? Math.abs(r.value()) >= LIVE_SHARE * nominal
-                    : tellsFromNominal(r.test(), leader) && likely(observation, leader));
-        }
-        return observation instanceof Observation.Answer a && evidence.isAtThePart(a.test())
-                && tellsFromNominal(a.test(), leader) && likely(observation, leader);
-    }
-
-    private boolean likely(Observation observation, HypothesisId leader) {
-        return diagnosis.likelihood(observation, leader) > 0.1 * bestLikelihood(observation);
-    }
-
-    private double bestLikelihood(Observation observation) {
-        double best = 0;
-        for (HypothesisId h : diagnosis.hypotheses()) {
-            best = Math.max(best, diagnosis.likelihood(observation, h));
-        }
-        return best;
-    }
-
-    private boolean tellsFromNominal(Test test, HypothesisId leader) {
-        HypothesisId nothing = pack.space().nothing();
-        return leader.equals(nothing) || pack.predictions().outcomes(test).common(leader, nothing) < 1 - SAME_CHANCE;
     }
 
     /** The leader and all that no test of the pack can tell from it. */
     private List<HypothesisId> group(HypothesisId leader) {
         List<HypothesisId> group = new ArrayList<>(List.of(leader));
         for (HypothesisId h : diagnosis.hypotheses()) {
-            if (!h.equals(leader) && diagnosis.belief(h) > NEVER * diagnosis.belief(leader) && alike(leader, h)) {
+            boolean more = pack.space().get(h).parts().containsAll(pack.space().get(leader).parts());
+            if (!h.equals(leader) && !more && diagnosis.belief(h) > NEVER * diagnosis.belief(leader) && alike(leader, h)) {
                 group.add(h);
             }
         }
@@ -148,7 +114,7 @@ public final class ProofGate {
             if (repair || !diagnosis.possible(test)) {
                 continue;
             }
-            if (pack.predictions().outcomes(test).common(a, b) < 1 - SAME_CHANCE) {
+            if (pack.predictions().outcomes(test).common(a, b) < TOLD_APART) {
                 return false;
             }
         }

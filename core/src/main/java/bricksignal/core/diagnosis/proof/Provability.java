@@ -1,0 +1,90 @@
+package bricksignal.core.diagnosis.proof;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Test;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Can every fault of a pack be proven? In an ideal session every lamp is read, every test is made and shows what the fault most
+ * likely shows; no part is changed to try. What is not proven then never will be: a mistake of the pack, which must not declare
+ * what cannot be proven.
+ */
+public final class Provability {
+
+    /** A cause is told as a rival down to this probability: a board asks for nearly all of it. */
+    private static final double RIVAL = 0.002;
+
+    private Provability() {
+    }
+
+    /**
+     * How the ideal session of a fault ended.
+     *
+     * @param fault by id
+     * @param proven whether its part, or a group that holds it, was proven
+     * @param status of the verdict
+     * @param named the parts that were named, by id
+     * @param rivals other causes that were still alive
+     * @param open what no test could close
+     */
+    public record Session(String fault, boolean proven, Verdict.Status status, List<String> named, List<HypothesisId> rivals,
+            List<Message> open) {
+        public Session {
+            named = List.copyOf(named);
+            rivals = List.copyOf(rivals);
+            open = List.copyOf(open);
+        }
+    }
+
+    /** The ideal session of every listed fault, in the order of the pack. */
+    public static List<Session> of(CompiledPack pack) {
+        return pack.space().faults().stream().map(hypothesis -> session(pack, hypothesis)).toList();
+    }
+
+    private static Session session(CompiledPack pack, Hypothesis hypothesis) {
+        Diagnosis ideal = ideal(pack, hypothesis.id());
+        Verdict verdict = ProofGate.verdict(ideal);
+        List<String> named = verdict.group().stream().flatMap(h -> pack.space().get(h).parts().stream()).map(Part::id).distinct().toList();
+        boolean proven = verdict.status() == Verdict.Status.PROVEN && named.contains(hypothesis.part().id());
+        return new Session(hypothesis.fault().id(), proven, verdict.status(), named,
+                ideal.ranking().stream().filter(h -> !verdict.group().contains(h) && ideal.belief(h) > RIVAL).toList(),
+                verdict.items().stream().filter(item -> !item.proven()).map(ProofItem::what).toList());
+    }
+
+    /** What is believed after the ideal session of a hypothesis. */
+    static Diagnosis ideal(CompiledPack pack, HypothesisId id) {
+        List<Observation> seen = new ArrayList<>();
+        for (String board : pack.model().charts().keySet()) {
+            pack.predictions().lampShares(id, board).entrySet().stream().max(Map.Entry.comparingByValue())
+                    .ifPresent(lamp -> seen.add(new Observation.Lamp(board, weights(pack, board, lamp.getKey()), false)));
+        }
+        for (Test test : pack.catalogue().tests()) {
+            if (test instanceof Test.Reading reading) {
+                seen.add(new Observation.Reading(reading, ((Prediction.Number) pack.predictions().of(reading, id)).mean()));
+            } else if (test instanceof Test.Check check && !check.sense().changesAPart()) {
+                seen.add(new Observation.Answer(check, ((Prediction.Chance) pack.predictions().of(check, id)).yes() >= 0.5));
+            }
+        }
+        return Diagnosis.of(pack, seen);
+    }
+
+    private static Map<LampPattern, Double> weights(CompiledPack pack, String board, LampPattern shown) {
+        Map<LampPattern, Double> weights = new LinkedHashMap<>();
+        pack.model().chart(board).patterns().stream().sorted(Comparator.comparing(LampPattern::toString))
+                .forEach(pattern -> weights.put(pattern, 0.0));
+        weights.put(shown, 1.0);
+        return weights;
+    }
+}
