@@ -1,5 +1,6 @@
 package bricksignal.packs;
 
+import bricksignal.core.unit.CommonFailures;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,6 +47,6 @@ public final class PackReader {
         if (model == null || !problems.isEmpty()) {
             throw new PackException(problems);
         }
-        return model;
+        return CommonFailures.added(model);
     }
 }

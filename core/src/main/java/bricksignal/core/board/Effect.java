@@ -118,6 +118,17 @@ public sealed interface Effect {
         }
     }
 
+    /** A board holds still as it was when power came: outputs held, inputs unheeded, its lamp as it was. */
+    record BoardFrozen(String board) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            Board b = machine.board(board);
+            List<Region> still = b.regions().stream().map(region -> new Region(region.id(), region.states().stream()
+                    .map(state -> new Region.State(state.id(), state.outputs(), state.lamp(), List.of())).toList())).toList();
+            return machine.withBoard(new Board(b.id(), b.supplyPlus(), b.supplyMinus(), b.supplyVolts(), b.inputs(), still));
+        }
+    }
+
     /** A board does not see one of its inputs. */
     record InputDeaf(String input) implements Effect {
         @Override

@@ -51,7 +51,7 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
 
     /** What to do. */
     public Message remedy() {
-        return Message.items(Message.Joint.THEN, faults.stream().map(Fault::remedy).distinct().map(Message::said).toList());
+        return Message.items(Message.Joint.THEN, faults.stream().map(Fault::remedy).distinct().toList());
     }
 
     /** True where the fault is there only some of the time. */

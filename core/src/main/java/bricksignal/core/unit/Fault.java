@@ -18,7 +18,7 @@ import java.util.List;
  * @param shared true where one cause makes all units of a site fail alike: supply, fuel, an add-on controller
  * @param intermittent prior weight of the same fault as one that is there only some of the time, at least 0
  */
-public record Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, String remedy,
+public record Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, Message remedy,
         boolean shared, double intermittent) {
 
     /** Sorts of cause. */

@@ -88,6 +88,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
                 channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance);
     }
 
+    /** The same unit with other faults to think of, and other things to look at. */
+    public UnitModel with(List<Fault> otherFaults, List<Test.Check> otherChecks) {
+        return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, otherChecks, stages,
+                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance);
+    }
+
     /** The same unit with other charts on its doors. */
     public UnitModel with(Map<String, Chart> otherCharts) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,

@@ -57,12 +57,20 @@ final class BoardProof {
         this.part = part;
     }
 
+    /** True for a fault of the board itself; a joint behind a plug is shown by touching and looking. */
+    static boolean isInside(Fault fault, Part part) {
+        return fault.effects().stream().allMatch(effect -> !(effect instanceof Effect.OnElement on)
+                || part.elements().contains(on.element()));
+    }
+
     static List<ProofItem> items(Diagnosis diagnosis, Fault fault, Part part) {
         BoardProof proof = new BoardProof(diagnosis, part);
         proof.supply();
         for (Effect effect : fault.effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
                 proof.deaf(proof.board.input(deaf.input()));
+            } else if (effect instanceof Effect.BoardFrozen) {
+                proof.items.add(proof.log.made(Message.of("proof.reset"), check -> check.sense() == Test.Sense.RESET));
             } else if (effect instanceof Effect.OnElement on) {
                 Element element = proof.circuit.element(on.element());
                 if (element instanceof Element.Conductor contact) {

@@ -120,6 +120,8 @@ final class NothingElse {
             return on.action();
         } else if (effect instanceof Effect.BoardDead dead) {
             return dead.board();
+        } else if (effect instanceof Effect.BoardFrozen frozen) {
+            return frozen.board();
         }
         String input = ((Effect.InputDeaf) effect).input();
         return pack.model().machine().boards().stream().filter(board -> board.senses(input)).findFirst().orElseThrow().id();

@@ -86,7 +86,7 @@ public final class ProofGate {
         for (int i = 0; i < hypothesis.faults().size(); i++) {
             Fault fault = hypothesis.faults().get(i);
             Part part = hypothesis.parts().get(i);
-            items.addAll(part.kind() == Part.Kind.BOARD ? BoardProof.items(diagnosis, fault, part)
+            items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
                     : List.of(new DirectEvidence(diagnosis, leader, fault, group).item(part)));
         }
         if (hypothesis.intermittent()) {

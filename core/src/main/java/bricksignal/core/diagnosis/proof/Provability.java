@@ -9,16 +9,17 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
- * Can every fault of a pack be proven? In an ideal session every lamp is read, every test is made and shows what the fault most
- * likely shows; no part is changed to try. What is not proven then never will be: a mistake of the pack, which must not declare
+ * Can every fault of a pack be proven? In an ideal session every lamp is read, the sequence is watched, every test is made and shows what the fault most
+ * likely shows, as often as it makes sense; no part is changed to try. What is not proven then never will be: a mistake of the pack, which must not declare
  * what cannot be proven.
  */
 public final class Provability {
@@ -65,19 +66,26 @@ public final class Provability {
 
     /** What is believed after the ideal session of a hypothesis. */
     static Diagnosis ideal(CompiledPack pack, HypothesisId id) {
-        List<Observation> seen = new ArrayList<>();
+        Diagnosis ideal = Diagnosis.of(pack);
         for (String board : pack.model().charts().keySet()) {
-            pack.predictions().lampShares(id, board).entrySet().stream().max(Map.Entry.comparingByValue())
-                    .ifPresent(lamp -> seen.add(new Observation.Lamp(board, weights(pack, board, lamp.getKey()), false)));
+            Optional<LampPattern> lamp = pack.predictions().lampShares(id, board).entrySet().stream().max(Map.Entry.comparingByValue())
+                    .map(Map.Entry::getKey);
+            ideal = lamp.isEmpty() ? ideal : ideal.and(new Observation.Lamp(board, weights(pack, board, lamp.get()), false));
         }
+        VirtualUnit unit = VirtualUnit.of(pack.model(), pack.space().get(id).fault().in(pack.model().machine()));
+        ideal = ideal.and(pack.seenOf(unit));
         for (Test test : pack.catalogue().tests()) {
-            if (test instanceof Test.Reading reading) {
-                seen.add(new Observation.Reading(reading, ((Prediction.Number) pack.predictions().of(reading, id)).mean()));
-            } else if (test instanceof Test.Check check && !check.sense().changesAPart()) {
-                seen.add(new Observation.Answer(check, ((Prediction.Chance) pack.predictions().of(check, id)).yes() >= 0.5));
+            boolean made = test instanceof Test.Reading || test instanceof Test.Check check && !check.sense().changesAPart();
+            while (made && !ideal.answered(test)) {
+                ideal = ideal.and(likeliest(test, pack.predictions().of(test, id)));
             }
         }
-        return Diagnosis.of(pack, seen);
+        return ideal;
+    }
+
+    private static Observation likeliest(Test test, Prediction prediction) {
+        return test instanceof Test.Reading reading ? new Observation.Reading(reading, ((Prediction.Number) prediction).mean())
+                : new Observation.Answer((Test.Check) test, ((Prediction.Chance) prediction).yes() >= 0.5);
     }
 
     private static Map<LampPattern, Double> weights(CompiledPack pack, String board, LampPattern shown) {
