@@ -30,7 +30,7 @@ final class Units {
     private Units() {
     }
 
-    private static CaseUnit shipped(String id) {
+    static CaseUnit shipped(String id) {
         return CaseUnit.of(id, CompiledPack.of(PackLibrary.load().model(id), ErrorModel.defaults()));
     }
 

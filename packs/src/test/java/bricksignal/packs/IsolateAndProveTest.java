@@ -14,6 +14,7 @@ import bricksignal.core.diagnosis.advice.Plan;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
@@ -204,7 +205,7 @@ class IsolateAndProveTest {
 
     @Test
     void kindsThatACompanyDoesNotAllowAreNotProposed() {
-        Policy strict = new Policy(1.5, 90, 5, 400, Set.of(Sense.SUBSTITUTE, Sense.TRY));
+        Policy strict = new Policy(1.5, 90, 5, 400, Set.of(Sense.SUBSTITUTE, Sense.TRY), School.STRICT);
         Diagnosis d = F1.lamps("thermostat-bad");
         assertThat(Planner.of(PACK, strict).proposals(d, Setup.AS_IT_IS)).noneMatch(p -> p.test() instanceof Check c
                 && (c.sense() == Sense.SUBSTITUTE || c.sense() == Sense.TRY));
@@ -221,9 +222,9 @@ class IsolateAndProveTest {
     @Test
     void dearerLabourMakesThePlannerSlowerToMeasure() {
         Diagnosis d = F1.lamps("hose-leaks");
-        double cheap = Planner.of(PACK, new Policy(0.5, 90, 5, 400, Set.of())).proposals(d, Setup.AS_IT_IS).get(0).saving();
-        double dear = Planner.of(PACK, new Policy(6, 90, 5, 400, Set.of())).weigh(Planner.of(PACK, new Policy(0.5, 90, 5, 400,
-                Set.of())).proposals(d, Setup.AS_IT_IS).get(0).test(), d, Setup.AS_IT_IS).cost();
+        double cheap = Planner.of(PACK, new Policy(0.5, 90, 5, 400, Set.of(), School.STRICT)).proposals(d, Setup.AS_IT_IS).get(0).saving();
+        double dear = Planner.of(PACK, new Policy(6, 90, 5, 400, Set.of(), School.STRICT)).weigh(Planner.of(PACK, new Policy(0.5, 90, 5, 400,
+                Set.of(), School.STRICT)).proposals(d, Setup.AS_IT_IS).get(0).test(), d, Setup.AS_IT_IS).cost();
         assertThat(cheap).isPositive();
         assertThat(dear).isGreaterThan(Planner.of(PACK, Policy.defaults()).proposals(d, Setup.AS_IT_IS).get(0).cost());
     }

@@ -89,6 +89,7 @@ public final class CasePages {
         return new CasePage.VerdictPage(verdict.status(), leader.label(), leader.partLabel(), leader.blamesBoard(),
                 verdict.probability(), verdict.group().stream().skip(1).map(h -> diagnosis.hypothesis(h).label()).toList(),
                 leader.remedy(), verdict.items().stream().map(this::proof).toList(),
+                verdict.skipped().stream().map(ProofItem::what).toList(),
                 verdict.untested().stream().map(part -> model.part(part).label()).toList());
     }
 

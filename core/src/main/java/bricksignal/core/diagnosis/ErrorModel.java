@@ -14,6 +14,9 @@ import bricksignal.core.unit.VirtualUnit;
 public record ErrorModel(double misread) {
 
     private static final double SPREADS = 3.5;
+    /** What is open in the field is seldom clean: rust, soot and damp still lead a little (common practice, from memory). */
+    private static final double LEAKS_FROM_OHMS = 2000;
+    private static final double LEAKS = 0.2;
     private static final double GHOST_OHMS = 200e3;
     private static final double GHOST_SPREAD = 0.3;
 
@@ -50,11 +53,17 @@ public record ErrorModel(double misread) {
         double width = width(test.mode());
         if (Double.isInfinite(value) || Double.isInfinite(expected.mean())) {
             boolean same = Double.isInfinite(value) && Double.isInfinite(expected.mean());
-            return same ? (1 - misread) / width : misread / width;
+            boolean leaks = Double.isInfinite(expected.mean()) && value >= LEAKS_FROM_OHMS;
+            return same ? (1 - misread) / width : leaks ? LEAKS / width : misread / beyond(test, value);
         }
         double z = (sign(test, value) - sign(test, expected.mean())) / expected.sigma();
         double density = Math.exp(-z * z / 2) / (expected.sigma() * Math.sqrt(2 * Math.PI));
-        return (1 - misread) * density + misread / width;
+        return (1 - misread) * density + misread / beyond(test, value);
+    }
+
+    /** Over how much of the display a misread is spread: far beyond what a unit has, one is the rarer the further. */
+    private static double beyond(Test.Reading test, double value) {
+        return Double.isInfinite(value) ? width(test.mode()) : Math.max(width(test.mode()), Math.abs(value));
     }
 
     /** On direct volts a minus sign says only that the leads are swapped (common practice). */
@@ -74,7 +83,7 @@ public record ErrorModel(double misread) {
 
     /** True when a value lies so far from what is expected that only a misread explains it. */
     public boolean onlyAMisread(Test.Reading test, Prediction expected, double value) {
-        return likelihood(test, expected, value) < 2 * misread / width(test.mode());
+        return likelihood(test, expected, value) < 2 * misread / beyond(test, value);
     }
 
     /** Likelihood of an answer. */

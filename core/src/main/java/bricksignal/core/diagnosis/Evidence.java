@@ -21,7 +21,7 @@ record Evidence(List<Entry> entries, Set<String> repaired, boolean failing) {
     /**
      * One observation.
      *
-     * @param together what belongs together up to this one: what was seen of one watched run, or else it alone
+     * @param together what belongs together up to this one: what was seen of one watched run, or of the twins, or else it alone
      * @param repairedBefore parts that were repaired before it
      * @param failingBefore whether the unit had been seen to fail before it
      */
@@ -58,7 +58,9 @@ record Evidence(List<Entry> entries, Set<String> repaired, boolean failing) {
     /** Something seen a second time is of another run. */
     private List<Observation> together(Observation observation) {
         List<Observation> together = new ArrayList<>();
-        if (observation.ofTheSequence() && !entries.isEmpty()) {
+        if (observation instanceof Observation.Twin) {
+            observations().stream().filter(Observation.Twin.class::isInstance).forEach(together::add);
+        } else if (observation.ofTheSequence() && !entries.isEmpty()) {
             List<Observation> before = entries.get(entries.size() - 1).together();
             boolean sameRun = before.stream().allMatch(Observation::ofTheSequence)
                     && before.stream().noneMatch(seen -> edge(seen).equals(edge(observation)));

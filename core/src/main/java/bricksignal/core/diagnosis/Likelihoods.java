@@ -11,6 +11,8 @@ final class Likelihoods {
 
     private static final double UNLIKE = 0.15;
     private static final double TWIN_BY_CHANCE = 0.04;
+    /** Units that stand together age, soil and suffer together: a second one that fails alike says much less than the first (from memory). */
+    private static final double FURTHER_TWIN_BY_CHANCE = 0.4;
     private static final double TWIN_BY_SHARED_CAUSE = 0.9;
 
     private final CompiledPack pack;
@@ -44,8 +46,7 @@ final class Likelihoods {
             return lamp(lamp, id);
         }
         if (observation instanceof Observation.Twin twin) {
-            double same = pack.space().get(id).shared() ? TWIN_BY_SHARED_CAUSE : TWIN_BY_CHANCE;
-            return twin.sameSymptom() ? same : 1 - same;
+            return twin(twin, false, id);
         }
         if (observation.ofTheSequence()) {
             return SequenceModel.likelihood(pack, List.of(observation), id);
@@ -56,7 +57,17 @@ final class Likelihoods {
     /** Logarithm of the likelihood of the last of some observations that belong together, given the others. */
     double log(List<Observation> together, HypothesisId id) {
         Observation last = together.get(together.size() - 1);
+        if (last instanceof Observation.Twin twin) {
+            boolean further = together.subList(0, together.size() - 1).stream().anyMatch(o -> ((Observation.Twin) o).sameSymptom());
+            return Math.log(twin(twin, further, id));
+        }
         return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id));
+    }
+
+    private double twin(Observation.Twin twin, boolean further, HypothesisId id) {
+        double chance = further ? FURTHER_TWIN_BY_CHANCE : TWIN_BY_CHANCE;
+        double same = pack.space().get(id).shared() ? TWIN_BY_SHARED_CAUSE : chance;
+        return twin.sameSymptom() ? same : 1 - same;
     }
 
     private double lamp(Observation.Lamp lamp, HypothesisId id) {

@@ -34,8 +34,8 @@ public final class CommonFailures {
     private static final double CONDUCTOR_WEIGHT = 0.4;
     private static final double PIN_INTERMITTENT = 0.2;
     private static final double JOINT_WEIGHT = 0.25;
-    private static final double JOINT_INTERMITTENT = 0.25;
-    private static final double FROZEN_WEIGHT = 0.3;
+    private static final double JOINT_INTERMITTENT = 0.5;
+    private static final double FROZEN_WEIGHT = 0.5;
     private static final double LEFT_WEIGHT = 0.4;
 
     private static final double LOOK_SEES = 0.97;
@@ -202,6 +202,10 @@ public final class CommonFailures {
         tells(wiggled.id(), id, TOUCH_MOVES);
         check("press." + connector.id(), Message.of("test.press", plug), Test.Sense.FEEL, wiggled.moment(), Map.of(id, PRESSING_MOVES),
                 PRESS_MINUTES);
+        Map<String, Double> held = new LinkedHashMap<>(Map.of(id, BY_CHANCE));
+        faults.stream().filter(f -> connector.conductors().stream().anyMatch(c -> touches(f, c)) && !f.id().equals(id))
+                .forEach(f -> held.put(f.id(), TOUCH_MOVES));
+        check("hold." + connector.id(), Message.of("test.hold", plug), Test.Sense.FEEL, wiggled.moment(), held, PRESS_MINUTES);
         String off = model.powerOff().stream().map(Moment::id).findFirst().orElse(wiggled.moment());
         check("solder." + connector.id(), Message.of("test.solder", plug), Test.Sense.LOOK, off, Map.of(id, SOLDER_SHOWS), SOLDER_MINUTES);
     }

@@ -1,9 +1,12 @@
 package bricksignal.server.policy;
 
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Test;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.LinkedHashSet;
@@ -29,15 +32,20 @@ public class CompanyPolicy {
     @Column(name = "not_allowed")
     private String notAllowed;
 
+    @Enumerated(EnumType.STRING)
+    private School school;
+
     protected CompanyPolicy() {
         notAllowed = "";
+        school = School.STRICT;
     }
 
-    void set(double labour, double trip, double mistake, Set<Test.Sense> kinds) {
-        labourPerMinute = labour;
-        tripCost = trip;
-        mistakeCost = mistake;
-        notAllowed = kinds.stream().map(Enum::name).sorted().collect(Collectors.joining(","));
+    void set(Policy asked) {
+        labourPerMinute = asked.labourPerMinute();
+        tripCost = asked.tripCost();
+        mistakeCost = asked.mistakeCost();
+        school = asked.school();
+        notAllowed = asked.notAllowed().stream().map(Enum::name).sorted().collect(Collectors.joining(","));
     }
 
     Policy policy() {
@@ -47,6 +55,6 @@ public class CompanyPolicy {
                 kinds.add(Test.Sense.valueOf(kind));
             }
         }
-        return new Policy(labourPerMinute, tripCost, Policy.defaults().verifyMinutes(), mistakeCost, kinds);
+        return new Policy(labourPerMinute, tripCost, Policy.defaults().verifyMinutes(), mistakeCost, kinds, school);
     }
 }

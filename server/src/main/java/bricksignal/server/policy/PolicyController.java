@@ -1,10 +1,12 @@
 package bricksignal.server.policy;
 
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Test;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Set;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -30,10 +32,11 @@ class PolicyController {
     /** The policy in the company's currency. */
     record PolicyView(@DecimalMin("0.01") @DecimalMax("1000") double labourPerMinute,
             @DecimalMin("0") @DecimalMax("100000") double tripCost,
-            @DecimalMin("0") @DecimalMax("1000000") double mistakeCost, Set<Test.Sense> notAllowed) {
+            @DecimalMin("0") @DecimalMax("1000000") double mistakeCost, Set<Test.Sense> notAllowed,
+            @NotNull School school) {
 
         static PolicyView of(Policy p) {
-            return new PolicyView(p.labourPerMinute(), p.tripCost(), p.mistakeCost(), p.notAllowed());
+            return new PolicyView(p.labourPerMinute(), p.tripCost(), p.mistakeCost(), p.notAllowed(), p.school());
         }
     }
 
@@ -51,6 +54,6 @@ class PolicyController {
     @PostMapping("/api/policy")
     PolicyView set(@Valid @RequestBody PolicyView asked) {
         return PolicyView.of(service.set(new Policy(asked.labourPerMinute(), asked.tripCost(),
-                Policy.defaults().verifyMinutes(), asked.mistakeCost(), asked.notAllowed())));
+                Policy.defaults().verifyMinutes(), asked.mistakeCost(), asked.notAllowed(), asked.school())));
     }
 }

@@ -30,7 +30,7 @@ public class PolicyService {
     @Transactional
     Policy set(Policy asked) {
         CompanyPolicy row = policies.findById(CompanyPolicy.ONLY).orElseThrow();
-        row.set(asked.labourPerMinute(), asked.tripCost(), asked.mistakeCost(), asked.notAllowed());
+        row.set(asked);
         Policy policy = row.policy();
         known.put(CompanyPolicy.ONLY, policy);
         return policy;

@@ -10,7 +10,10 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Where a visit stands: what can be said, and what to do next. While other causes are open the planner leads; when the
@@ -34,13 +37,15 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         NONE
     }
 
+    private static final double LIKELY = 0.5;
+
     public Advice {
         proposals = List.copyOf(proposals);
     }
 
     /** What to do next. */
     public static Advice of(Diagnosis diagnosis, Planner planner, Setup standing) {
-        Verdict verdict = ProofGate.verdict(diagnosis);
+        Verdict verdict = ProofGate.verdict(diagnosis, planner.policy().school());
         List<Proposal> splitting = planner.proposals(diagnosis, standing);
         if (verdict.status() == Verdict.Status.PROVEN) {
             boolean saves = splitting.stream().anyMatch(proposal -> proposal.saving() > 0);
@@ -55,7 +60,29 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
                 return new Advice(verdict, Purpose.PROVE, all);
             }
         }
-        return new Advice(verdict, splitting.isEmpty() ? Purpose.NONE : Purpose.SPLIT, splitting);
+        return new Advice(verdict, splitting.isEmpty() ? Purpose.NONE : Purpose.SPLIT, provingFirst(splitting, verdict));
+    }
+
+    /**
+     * A test that proof of the leader needs will be paid for anyway, as surely as the leader is the cause: only the rest of its cost
+     * counts against it. Once one cause is more likely than all others together, tests are ranked so.
+     */
+    private static List<Proposal> provingFirst(List<Proposal> splitting, Verdict verdict) {
+        Set<String> needed = new LinkedHashSet<>();
+        verdict.items().stream().filter(item -> !item.tests().isEmpty()).forEach(item -> needed.add(item.tests().get(0)));
+        if (verdict.probability() < LIKELY || splitting.stream().noneMatch(proposal -> proposal.saving() > 0)) {
+            return splitting;
+        }
+        ToDoubleFunction<Proposal> saving = proposal -> proposal.saving()
+                + (needed.contains(proposal.test().id()) ? verdict.probability() * proposal.cost() : 0);
+        Proposal best = splitting.stream().max(Comparator.comparingDouble(saving)).orElseThrow();
+        if (!needed.contains(best.test().id())) {
+            return splitting;
+        }
+        List<Proposal> ranked = new ArrayList<>(splitting);
+        ranked.remove(best);
+        ranked.add(0, best);
+        return ranked;
     }
 
     /** True when the visit can be brought to a verdict: proven with no test worth its cost, or nothing left to ask. */

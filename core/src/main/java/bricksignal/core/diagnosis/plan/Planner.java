@@ -154,7 +154,22 @@ public final class Planner {
         boolean saves = proposals.stream().anyMatch(proposal -> proposal.saving() > 0);
         proposals.sort(saves ? Comparator.comparingDouble(proposal -> -proposal.saving())
                 : Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()));
-        return proposals;
+        return undominatedFirst(proposals);
+    }
+
+    /** The order kept, but that no test stands before one that costs and dares no more and tells at least as much. */
+    private static List<Proposal> undominatedFirst(List<Proposal> ranked) {
+        List<Proposal> left = new ArrayList<>(ranked);
+        List<Proposal> ordered = new ArrayList<>();
+        while (!left.isEmpty()) {
+            Proposal next = left.get(0);
+            for (Proposal other : left) {
+                next = other.dominates(next) ? other : next;
+            }
+            left.remove(next);
+            ordered.add(next);
+        }
+        return ordered;
     }
 
     private Proposal weigh(Test test, State state, double now, Setup standing) {

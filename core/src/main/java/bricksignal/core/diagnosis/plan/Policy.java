@@ -11,9 +11,10 @@ import java.util.Set;
  * @param verifyMinutes to see after a repair whether the unit now runs, at least 0
  * @param mistakeCost what a wrong verdict costs beyond the part: call-back, trust; at least 0
  * @param notAllowed kinds of check that are not proposed
+ * @param school what proof it asks for before a part is condemned
  */
 public record Policy(double labourPerMinute, double tripCost, double verifyMinutes, double mistakeCost,
-        Set<Test.Sense> notAllowed) {
+        Set<Test.Sense> notAllowed, School school) {
 
     public Policy {
         if (!(labourPerMinute > 0) || !(tripCost >= 0) || !(verifyMinutes >= 0)
@@ -26,7 +27,12 @@ public record Policy(double labourPerMinute, double tripCost, double verifyMinut
 
     /** Invented figures of the demo company; everything is allowed. */
     public static Policy defaults() {
-        return new Policy(1.5, 90, 5, 400, Set.of());
+        return new Policy(1.5, 90, 5, 400, Set.of(), School.STRICT);
+    }
+
+    /** The same with another school of proof. */
+    public Policy with(School other) {
+        return new Policy(labourPerMinute, tripCost, verifyMinutes, mistakeCost, notAllowed, other);
     }
 
     /** True if a test of this kind may be proposed. */

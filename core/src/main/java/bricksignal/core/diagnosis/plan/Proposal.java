@@ -76,6 +76,24 @@ public final class Proposal {
         return known;
     }
 
+    /** True if this one costs no more, dares no more and tells at least as much, and is better in one of it. */
+    public boolean dominates(Proposal other) {
+        boolean noWorse = cost <= other.cost && bits >= other.bits && risk() <= other.risk();
+        return noWorse && (cost < other.cost || bits > other.bits || risk() < other.risk());
+    }
+
+    /** How much a test dares: to look and listen, to measure and touch, to change a part. */
+    private int risk() {
+        if (!(test instanceof Test.Check check)) {
+            return test instanceof Test.Sequence ? 0 : 1;
+        }
+        return switch (check.sense()) {
+            case LOOK, SMELL, HEAR, CYCLES, WARM -> 0;
+            case SWAP, SUBSTITUTE -> 2;
+            default -> 1;
+        };
+    }
+
     /** Information for its cost: de Kleer and Williams (1987), with the cost added. */
     public double bitsPerCost() {
         return bits / cost;

@@ -47,6 +47,8 @@ final class BoardProof {
     private final Part part;
     private final List<ProofItem> items = new ArrayList<>();
     private final Set<String> boardNets = new LinkedHashSet<>();
+    /** Where it sends nothing, or hears nothing. */
+    private final Set<String> sends = new LinkedHashSet<>();
 
     private BoardProof(Diagnosis diagnosis, Part part) {
         this.pack = diagnosis.pack();
@@ -65,7 +67,9 @@ final class BoardProof {
 
     static List<ProofItem> items(Diagnosis diagnosis, Fault fault, Part part) {
         BoardProof proof = new BoardProof(diagnosis, part);
-        proof.supply();
+        ProofItem supply = proof.supply();
+        boolean dead = fault.effects().stream().anyMatch(Effect.BoardDead.class::isInstance);
+        proof.items.add(dead ? supply : supply.strict());
         for (Effect effect : fault.effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
                 proof.deaf(proof.board.input(deaf.input()));
@@ -84,11 +88,11 @@ final class BoardProof {
         return proof.items;
     }
 
-    private void supply() {
+    private ProofItem supply() {
         boardNets.add(board.supplyPlus());
-        items.add(log.item(Message.of("proof.supply"), test -> Log.volts(test, board.supplyPlus(),
+        return log.item(Message.of("proof.supply"), test -> Log.volts(test, board.supplyPlus(),
                 board.supplyMinus()) && Math.abs(log.nominal(test)) >= board.supplyVolts(),
-                (test, value) -> Math.abs(value) >= board.supplyVolts()));
+                (test, value) -> Math.abs(value) >= board.supplyVolts());
     }
 
     /** A contact of the board that does not do what the logic tells it. */
@@ -96,6 +100,7 @@ final class BoardProof {
         Expr energised = machine.rules().get(contact.id()) instanceof Rule.Follows follows ? follows.closed() : Expr.TRUE;
         boardNets.add(contact.b());
         if (mode == Effect.Mode.OPEN) {
+            sends.add(contact.b());
             items.addAll(deadOutput(contact, energised));
             load(contact);
         } else {
@@ -120,7 +125,7 @@ final class BoardProof {
             for (Input input : board.inputs()) {
                 boolean sensed = Boolean.TRUE.equals(interval.get().unit().inputs().get(input.id()));
                 if (sensed && input instanceof Input.Voltage v && !v.plus().equals(contact.b())) {
-                    way.add(sensed(v, test -> in(test, run)));
+                    way.add(sensed(v, test -> in(test, run)).strict());
                 }
             }
             way.add(log.item(Message.of("proof.output-dead", point(contact.b())), test -> Log.volts(test) && at(test, contact.b())
@@ -145,6 +150,7 @@ final class BoardProof {
     private void driver(Element driver) {
         String net = probed(driver.nets().get(0));
         boardNets.add(net);
+        sends.add(net);
         items.add(log.item(Message.of("proof.output-wrong", point(net)), test -> !test.mode().dead() && at(test, net) && log.due(test),
                 (test, value) -> Math.abs(value) <= WEAK_SHARE * Math.abs(log.nominal(test))));
     }
@@ -159,6 +165,7 @@ final class BoardProof {
     private void deaf(Input input) {
         if (input instanceof Input.Voltage v) {
             items.add(sensed(v, test -> true));
+            sends.add(v.plus());
         } else {
             double needed = ((Input.FlameCurrent) input).on() * 1e6;
             items.add(log.item(Message.of("proof.flame-current"),
@@ -201,10 +208,11 @@ final class BoardProof {
         Set<String> nets = ConductorSearch.from(circuit, contact.b(), c -> !c.id().equals(contact.id()), net -> !stops.contains(net))
                 .nets();
         for (Element.Load load : loads(nets)) {
-            ProofItem item = log.item(Message.of("proof.load",
-                    Message.said(pack.model().elementLabel(load.id()))),
+            ProofItem item = log.either(Message.of("proof.load", Message.said(pack.model().elementLabel(load.id()))),
                     test -> Log.ohms(test, load.a(), load.b()),
-                    (test, value) -> value >= LIVE_SHARE / 2 * log.nominal(test) && !Double.isInfinite(value));
+                    (test, value) -> value >= LIVE_SHARE / 2 * log.nominal(test) && !Double.isInfinite(value),
+                    check -> check.sense() == Test.Sense.TRY && !check.change().isEmpty() && check.when() != null
+                            && check.when().names().contains("amps." + load.id()));
             if (item.proven() || !item.tests().isEmpty()) {
                 items.add(item);
             }
@@ -219,12 +227,12 @@ final class BoardProof {
     /** Connectors that carry what was measured at the board. */
     private void connectors() {
         for (UnitModel.Connector connector : pack.model().connectors()) {
-            boolean near = connector.conductors().stream()
-                    .anyMatch(id -> circuit.element(id).nets().stream().anyMatch(boardNets::contains));
+            Predicate<Set<String>> carries = nets -> connector.conductors().stream()
+                    .anyMatch(id -> circuit.element(id).nets().stream().anyMatch(nets::contains));
             ProofItem item = log.made(Message.of("proof.reseated", Message.said(connector.label())), check ->
                     check.sense() == Test.Sense.RESEAT && check.connector().equals(connector.id()));
-            if (near && (item.proven() || !item.tests().isEmpty())) {
-                items.add(item);
+            if (carries.test(boardNets) && (item.proven() || !item.tests().isEmpty())) {
+                items.add(carries.test(sends) ? item : item.strict());
             }
         }
     }

@@ -32,6 +32,15 @@ final class Log {
         return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
     }
 
+    /** A proof item by a reading that says so, or by a check that was answered with yes. */
+    ProofItem either(Message what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows, Predicate<Test.Check> check) {
+        ProofItem measured = item(what, kind, shows);
+        ProofItem tried = said(what, check);
+        return measured.proven() || tried.proven() ? new ProofItem(what, true, List.of())
+                : new ProofItem(what, false, cheapest(t -> t instanceof Test.Reading r && kind.test(r)
+                        || t instanceof Test.Check c && check.test(c)));
+    }
+
     /** A proof item by a check that was made, whatever came of it: that is in the belief. */
     ProofItem made(Message what, Predicate<Test.Check> kind) {
         return answered(what, kind, answer -> true);

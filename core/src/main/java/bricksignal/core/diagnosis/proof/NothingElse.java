@@ -55,6 +55,7 @@ final class NothingElse {
     private List<ProofItem> rivals(HypothesisId leader) {
         Hypothesis named = pack.space().get(leader);
         double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL) * diagnosis.belief(leader) / named.prior();
+        double usually = AS_WELL * diagnosis.belief(leader) / named.prior();
         Set<String> own = touchedBy(named.parts());
         List<ProofItem> items = new ArrayList<>();
         for (Map.Entry<HypothesisId, Double> other : fits(named.blamesBoard())) {
@@ -64,7 +65,8 @@ final class NothingElse {
                 List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !repairsOrWaits(test)
                         && pack.predictions().outcomes(test).common(leader, other.getKey()) < TOLD_APART);
                 if (!tests.isEmpty()) {
-                    items.add(new ProofItem(Message.of("proof.nothing-else", rival.label()), false, tests));
+                    ProofItem item = new ProofItem(Message.of("proof.nothing-else", rival.label()), false, tests);
+                    items.add(other.getValue() > usually ? item : item.strict());
                 }
             }
         }

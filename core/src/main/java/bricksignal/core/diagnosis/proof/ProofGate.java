@@ -6,6 +6,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
@@ -43,25 +44,32 @@ public final class ProofGate {
         this.pack = diagnosis.pack();
     }
 
-    /** The verdict on what is known. */
+    /** The verdict on what is known, by the strict school. */
     public static Verdict verdict(Diagnosis diagnosis) {
-        return new ProofGate(diagnosis).judge();
+        return verdict(diagnosis, School.STRICT);
     }
 
-    private Verdict judge() {
+    /** The verdict on what is known. */
+    public static Verdict verdict(Diagnosis diagnosis, School school) {
+        return new ProofGate(diagnosis).judge(school);
+    }
+
+    private Verdict judge(School school) {
         HypothesisId leader = diagnosis.leader();
         List<HypothesisId> group = group(leader);
         double probability = probability(group);
-        List<ProofItem> items = items(leader, group);
+        List<ProofItem> all = items(leader, group);
         if (probability >= ENOUGH) {
-            items.addAll(NothingElse.items(diagnosis, leader));
+            all.addAll(NothingElse.items(diagnosis, leader));
         }
+        List<ProofItem> items = all.stream().filter(item -> item.askedBy(school)).toList();
+        List<ProofItem> skipped = all.stream().filter(item -> !item.askedBy(school) && !item.proven()).toList();
         boolean proven = items.stream().allMatch(ProofItem::proven);
         double enough = pack.space().get(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
                 : proven ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         List<HypothesisId> unlisted = status == Verdict.Status.UNEXPLAINED ? NothingElse.wouldExplain(diagnosis) : List.of();
-        return new Verdict(status, group, probability, items, untested(leader), unlisted);
+        return new Verdict(status, group, probability, items, skipped, untested(leader), unlisted);
     }
 
     /** That the parts of the leader, or of those that no test tells from it, are bad, alone or with another. */

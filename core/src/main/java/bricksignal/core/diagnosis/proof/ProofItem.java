@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis.proof;
 
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.words.Message;
 import java.util.List;
 
@@ -9,10 +10,25 @@ import java.util.List;
  * @param what it is
  * @param proven whether the log shows it
  * @param tests the tests that could show it, by id, cheapest first; empty where it is proven
+ * @param asked the least strict school that asks for it
  */
-public record ProofItem(Message what, boolean proven, List<String> tests) {
+public record ProofItem(Message what, boolean proven, List<String> tests, School asked) {
 
     public ProofItem {
         tests = List.copyOf(tests);
+    }
+
+    /** Something that every school asks for. */
+    ProofItem(Message what, boolean proven, List<String> tests) {
+        this(what, proven, tests, School.USUAL);
+    }
+
+    /** The same, asked for by the strict alone. */
+    ProofItem strict() {
+        return new ProofItem(what, proven, tests, School.STRICT);
+    }
+
+    boolean askedBy(School school) {
+        return asked == School.USUAL || school == School.STRICT;
     }
 }

@@ -10,11 +10,12 @@ import java.util.List;
  * @param group the leading hypothesis and those that no test can tell from it, the leader first
  * @param probability that the parts of the group are bad, alone or with another
  * @param items what proof needs
+ * @param skipped what a stricter school would need and the log does not show
  * @param untested parts that never got power in this fault, so nobody knows whether they are in order, by id
  * @param unlisted where nothing listed explains what was found, failures that would although no list names them
  */
 public record Verdict(Status status, List<HypothesisId> group, double probability, List<ProofItem> items,
-        List<String> untested, List<HypothesisId> unlisted) {
+        List<ProofItem> skipped, List<String> untested, List<HypothesisId> unlisted) {
 
     /** How far a verdict is proven. */
     public enum Status {
@@ -31,6 +32,7 @@ public record Verdict(Status status, List<HypothesisId> group, double probabilit
     public Verdict {
         group = List.copyOf(group);
         items = List.copyOf(items);
+        skipped = List.copyOf(skipped);
         untested = List.copyOf(untested);
         unlisted = List.copyOf(unlisted);
     }

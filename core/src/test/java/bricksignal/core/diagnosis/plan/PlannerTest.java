@@ -89,7 +89,7 @@ class PlannerTest {
     void kindThatTheCompanyForbidsIsNotProposed() {
         Policy usual = Policy.defaults();
         Policy strict = new Policy(usual.labourPerMinute(), usual.tripCost(), usual.verifyMinutes(), usual.mistakeCost(),
-                java.util.Set.of(bricksignal.core.unit.Test.Sense.SUBSTITUTE, bricksignal.core.unit.Test.Sense.CYCLES));
+                java.util.Set.of(bricksignal.core.unit.Test.Sense.SUBSTITUTE, bricksignal.core.unit.Test.Sense.CYCLES), usual.school());
         assertThat(Planner.of(chain, strict).proposals(Diagnosis.of(chain), Setup.AS_IT_IS)).noneMatch(p -> p.test()
                 instanceof bricksignal.core.unit.Test.Check check && strict.notAllowed().contains(check.sense()));
     }

@@ -82,7 +82,7 @@ class RepairsTest {
 
     @Test
     void impossiblePolicyIsRefused() {
-        assertThatThrownBy(() -> new Policy(0, 1, 1, 1, java.util.Set.of())).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new Policy(1, Double.NaN, 1, 1, java.util.Set.of())).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Policy(0, 1, 1, 1, java.util.Set.of(), School.STRICT)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> new Policy(1, Double.NaN, 1, 1, java.util.Set.of(), School.STRICT)).isInstanceOf(IllegalArgumentException.class);
     }
 }

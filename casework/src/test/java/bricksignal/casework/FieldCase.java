@@ -1,0 +1,171 @@
+package bricksignal.casework;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.advice.Advice;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A case from the field: what was seen, in this order, and what a good technician concludes from it. Common practice, no published
+ * source; entered through casework as a person would.
+ */
+final class FieldCase {
+
+    static final int LONGEST = 40;
+
+    private final String name;
+    private final CaseUnit unit;
+    private final String truth;
+    private final int count;
+    private final List<Entry> seen = new ArrayList<>();
+    private Set<String> never = Set.of();
+
+    /**
+     * A case.
+     *
+     * @param truth the fault that the unit has, by id
+     * @param count observations that a practitioner needs to be sure
+     */
+    FieldCase(String name, CaseUnit unit, String truth, int count) {
+        this.name = name;
+        this.unit = unit;
+        this.truth = truth;
+        this.count = count;
+    }
+
+    FieldCase lamp(String pattern) {
+        return lamp(null, pattern);
+    }
+
+    FieldCase lamp(@org.jspecify.annotations.Nullable String board, String pattern) {
+        seen.add(new Entry.Pattern(board, pattern));
+        return this;
+    }
+
+    FieldCase reads(String test, String display) {
+        seen.add(new Entry.TestReading(test, display));
+        return this;
+    }
+
+    FieldCase yes(String check) {
+        seen.add(new Entry.Answer(check, true));
+        return this;
+    }
+
+    FieldCase no(String check) {
+        seen.add(new Entry.Answer(check, false));
+        return this;
+    }
+
+    FieldCase twins(int alike) {
+        for (int i = 0; i < alike; i++) {
+            seen.add(new Entry.Twin("twin-" + i, true));
+        }
+        return this;
+    }
+
+    /** Parts that must not be proven at any moment, by id. */
+    FieldCase never(String... parts) {
+        never = Set.of(parts);
+        return this;
+    }
+
+    String part() {
+        return unit.model().fault(truth).part();
+    }
+
+    /** Everything entered as it was seen. */
+    void concludes() {
+        Case now = Case.of(unit, bricksignal.core.diagnosis.plan.Policy.defaults());
+        for (Entry entry : seen) {
+            now = entered(now, entry);
+            neverProven(now);
+        }
+        Diagnosis d = now.diagnosis();
+        Hypothesis leader = d.hypothesis(d.leader());
+        assertThat(leader.parts().stream().map(Part::id)).as("%s: led by %s at %.2f, then %s", name, d.leader().text(), d.belief(d.leader()),
+                d.ranking().stream().limit(4).map(HypothesisId::text).toList()).contains(part());
+        assertThat(now.advice().verdict().probability()).as("%s: %s", name, d.leader().text()).isGreaterThan(0.5);
+    }
+
+    /** From what was seen first, the program proposes and the unit answers: how many observations it takes to prove the part. */
+    int observationsToProof(bricksignal.core.diagnosis.plan.Policy policy) {
+        Case now = entered(Case.of(unit, policy), seen.get(0));
+        for (int made = 1; made < LONGEST; made++) {
+            neverProven(now);
+            Advice advice = now.advice();
+            if (advice.verdict().status() == Verdict.Status.PROVEN && named(now).contains(part())) {
+                return made;
+            }
+            if (advice.proposals().isEmpty()) {
+                return LONGEST;
+            }
+            for (Entry entry : shows(advice.proposals().get(0).test())) {
+                now = entered(now, entry);
+            }
+        }
+        return LONGEST;
+    }
+
+    /** Observations that a practitioner needs to be sure. */
+    int count() {
+        return count;
+    }
+
+    private void neverProven(Case now) {
+        if (now.advice().verdict().status() == Verdict.Status.PROVEN) {
+            assertThat(named(now)).as("%s: proven by the way", name).doesNotContainAnyElementsOf(never);
+        }
+    }
+
+    private static List<String> named(Case now) {
+        return now.advice().verdict().group().stream().flatMap(h -> now.diagnosis().hypothesis(h).parts().stream()).map(Part::id).toList();
+    }
+
+    private Case entered(Case now, Entry entry) {
+        Case then = now.and(Units.filed("e" + (now.lines().size() + 1), entry, null));
+        assertThat(then.lines().get(then.lines().size() - 1).filed().entry()).as("%s: %s is understood", name, entry).isEqualTo(entry);
+        return then;
+    }
+
+    /** What the unit shows in a test, entered as a person would. */
+    private List<Entry> shows(Test test) {
+        HypothesisId id = unit.pack().space().single(truth);
+        if (test instanceof Test.Reading reading) {
+            double mean = ((Prediction.Number) unit.pack().predictions().of(reading, id)).mean();
+            return List.of(new Entry.TestReading(test.id(), Double.isInfinite(mean) ? "OL" : String.format("%.3f", mean)));
+        } else if (test instanceof Test.Check check) {
+            return List.of(new Entry.Answer(check.id(), ((Prediction.Chance) unit.pack().predictions().of(check, id)).yes() >= 0.5));
+        }
+        List<Entry> run = new ArrayList<>();
+        double until = 0;
+        for (Observation o : unit.pack().seenOf(VirtualUnit.of(unit.model(), unit.model().fault(truth).in(unit.model().machine())))) {
+            if (o instanceof Observation.Event event) {
+                run.add(new Entry.Seen(event.channel(), event.begins(), event.afterCall()));
+                until = Math.max(until, event.afterCall());
+            } else if (o instanceof Observation.NotSeen missing) {
+                run.add(new Entry.Missed(missing.channel(), missing.until()));
+                until = Math.max(until, missing.until());
+            }
+        }
+        run.add(new Entry.Watched(until));
+        return run;
+    }
+
+    @Override
+    public String toString() {
+        return name;
+    }
+}
