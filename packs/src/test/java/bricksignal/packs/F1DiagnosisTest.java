@@ -58,8 +58,8 @@ class F1DiagnosisTest {
 
     @Test
     void draftAboveTheMarkWithOpenContactsIsTheSwitch() {
-        Diagnosis d = lamp("4 flashes").and(reading("draft-gauge", 0.95)).and(reading("v.ps-com.purge", 27.2))
-                .and(reading("v.ps-no.purge", 0.1));
+        Diagnosis d = lamp("4 flashes").and(answer("hear-inducer", true)).and(reading("draft-gauge", 0.95))
+                .and(reading("v.ps-com.purge", 27.2)).and(reading("v.ps-no.purge", 0.1));
         assertThat(leader(d)).isEqualTo("draft-open");
         assertThat(verdict(d).status()).isEqualTo(Verdict.Status.PROVEN);
     }

@@ -33,7 +33,7 @@ class FamiliesTest {
     @ParameterizedTest
     @MethodSource("everyFaultOfEveryPack")
     void unitRunsWithoutChattering(String id, String fault) {
-        assertThat(Compiled.of(id).with(fault).chattering()).isFalse();
+        assertThat(Compiled.of(id).with(fault).chattering()).as(fault).isFalse();
     }
 
     /** The advice leads to the right part for every fault when nobody misreads and the meter is exact. */

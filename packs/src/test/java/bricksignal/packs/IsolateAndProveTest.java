@@ -50,6 +50,10 @@ class IsolateAndProveTest {
         return d.hypotheses().stream().filter(h -> h.text().equals(id)).mapToDouble(d::belief).sum();
     }
 
+    private static double ofPart(Diagnosis d, String part) {
+        return d.hypotheses().stream().filter(h -> PACK.space().get(h).part().id().equals(part)).mapToDouble(d::belief).sum();
+    }
+
     private static String leader(Diagnosis d) {
         return d.leader().text();
     }
@@ -61,8 +65,9 @@ class IsolateAndProveTest {
         Diagnosis d = Diagnosis.of(PACK, List.of(answer("see-glow", true), answer("watch.cycles", true),
                 answer("see-glow", false), answer("reseat-P3", true)));
         assertThat(leader(d)).isEqualTo("pin-igniter.failing");
-        assertThat(d.belief(d.leader())).isGreaterThan(0.5);
-        assertThat(ProofGate.verdict(d.and(answer("see-glow", true)).and(answer("reseat-P3", true))).probability()).isGreaterThan(0.8);
+        assertThat(ofPart(d, "harness-P3")).isGreaterThan(0.5);
+        Diagnosis more = d.and(answer("see-glow", true)).and(answer("reseat-P3", true)).and(answer("hold.P3", true));
+        assertThat(ProofGate.verdict(more).probability()).isGreaterThan(0.8);
     }
 
     @Test

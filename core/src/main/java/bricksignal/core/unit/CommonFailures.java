@@ -4,6 +4,7 @@ import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Input;
 import bricksignal.core.board.Rule;
+import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
@@ -31,10 +32,11 @@ public final class CommonFailures {
     /** The part that stands for a conductor that belongs to no other part. */
     public static final String WIRING = "wiring";
 
-    private static final double CONDUCTOR_WEIGHT = 0.4;
+    private static final double PIN_WEIGHT = 0.4;
+    private static final double WIRE_WEIGHT = 0.1;
     private static final double PIN_INTERMITTENT = 0.2;
-    private static final double JOINT_WEIGHT = 0.25;
-    private static final double JOINT_INTERMITTENT = 0.5;
+    private static final double JOINT_WEIGHT = 0.2;
+    private static final double JOINT_INTERMITTENT = 0.3;
     private static final double FROZEN_WEIGHT = 0.5;
     private static final double LEFT_WEIGHT = 0.4;
 
@@ -53,6 +55,7 @@ public final class CommonFailures {
     private static final double LEAST_AMPS = 0.001;
 
     private final UnitModel model;
+    private final SolvedStates solved = new SolvedStates();
     private final List<Solution> nominal;
     private final Set<String> actions;
     private final List<Fault> faults;
@@ -60,7 +63,7 @@ public final class CommonFailures {
 
     private CommonFailures(UnitModel model) {
         this.model = model;
-        Timeline run = VirtualUnit.of(model, model.machine()).usualRun();
+        Timeline run = VirtualUnit.of(model, model.machine(), solved).usualRun();
         this.nominal = run.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
         this.actions = new TreeSet<>(model.scenarios().get(0).steps().stream().map(step -> "action." + step.action()).toList());
         this.faults = new ArrayList<>(model.faults());
@@ -124,12 +127,14 @@ public final class CommonFailures {
         }
         Message from = Message.said(model.pointLabel(c.a()));
         Message to = Message.said(model.pointLabel(c.b()));
+        double weight = connector == null ? WIRE_WEIGHT : PIN_WEIGHT;
         double intermittent = connector == null ? 0 : PIN_INTERMITTENT;
-        add("open." + c.id(), Message.of("failure.conductor-open", label, from, to), part, CONDUCTOR_WEIGHT, intermittent,
+        add("open." + c.id(), Message.of("failure.conductor-open", label, from, to), part, weight, intermittent,
                 new Effect.OnElement(c.id(), Effect.Mode.OPEN, 0), "failure.remedy.conductor");
-        if (!feedsACapacitor(c)) {
-            add("resistive." + c.id(), Message.of("failure.conductor-resistive", label, from, to), part, CONDUCTOR_WEIGHT,
-                    intermittent, new Effect.OnElement(c.id(), Effect.Mode.RESISTIVE, ohms), "failure.remedy.conductor");
+        Effect half = new Effect.OnElement(c.id(), Effect.Mode.RESISTIVE, ohms);
+        if (!feedsACapacitor(c) && settles(half)) {
+            add("resistive." + c.id(), Message.of("failure.conductor-resistive", label, from, to), part, weight, intermittent, half,
+                    "failure.remedy.conductor");
         }
         if (connector != null) {
             wiggled(connector).ifPresent(check -> faults.stream().filter(f -> f.id().endsWith("." + c.id()))
@@ -141,6 +146,11 @@ public final class CommonFailures {
     private boolean feedsACapacitor(Element.Conductor c) {
         return c.nets().stream().anyMatch(net -> model.machine().circuit().elements().stream().filter(e -> e.nets().contains(net)
                 && !e.id().equals(c.id())).allMatch(Element.Capacitor.class::isInstance));
+    }
+
+    /** A contact so bad that the unit flutters with it is no state to reason about. */
+    private boolean settles(Effect effect) {
+        return VirtualUnit.of(model, effect.apply(model.machine()), solved).settles(model.scenarios().get(0).id());
     }
 
     /** The resistance that halves the current of a conductor where it carries most: by Thevenin's theorem. 0 where it carries none. */
