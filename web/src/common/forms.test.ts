@@ -118,7 +118,7 @@ describe('a new job', () => {
 })
 
 describe('the policy', () => {
-  const stored = { labourPerMinute: 1.6, tripCost: 95, mistakeCost: 300, notAllowed: ['SWAP'] }
+  const stored = { labourPerMinute: 1.6, tripCost: 95, mistakeCost: 300, notAllowed: ['SWAP'], school: 'STRICT' }
 
   it('is only read by a technician', async () => {
     Object.assign(answers, {
@@ -147,10 +147,11 @@ describe('the policy', () => {
     await swap!.trigger('change')
     await cycles!.trigger('change')
     await page.get('#trip').setValue(120)
+    await page.get('input[value=USUAL]').setValue(true)
     await page.get('form').trigger('submit')
     await flushPromises()
     expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/policy', {
-      body: { ...stored, tripCost: 120, notAllowed: ['CYCLES'] },
+      body: { ...stored, tripCost: 120, notAllowed: ['CYCLES'], school: 'USUAL' },
     })
     expect(page.get('[role=status]').text()).toContain('Kept')
   })

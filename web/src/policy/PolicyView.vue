@@ -26,6 +26,10 @@ const words: Partial<Record<Kind, string>> = {
   WARM: 'run it until it is warm',
   CYCLES: 'watch several cycles',
 }
+const schools: Record<Policy['school'], string> = {
+  USUAL: 'usual: told everything, sends nothing, its plug wiggled, its load not shorted or run directly',
+  STRICT: 'strict: supply and every input measured at the board, every plug wiggled, every rival told away',
+}
 
 function toggle(kind: Kind) {
   const p = policy.value!
@@ -92,6 +96,14 @@ async function save() {
           <input type="checkbox" :checked="!policy.notAllowed.includes(k)" :disabled="!lead" @change="toggle(k)" />
           {{ words[k] ?? k }}
         </label>
+      </fieldset>
+      <fieldset>
+        <legend class="h5">Proof before a part is condemned</legend>
+        <label v-for="(text, key) in schools" :key="key" class="choice">
+          <input v-model="policy.school" type="radio" name="school" :value="key" :disabled="!lead" />
+          {{ text }}
+        </label>
+        <p class="soft">Either way the verdict says what nobody showed.</p>
       </fieldset>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <p v-if="saved" role="status">Kept. It counts from the next look at a visit.</p>

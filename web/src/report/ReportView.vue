@@ -45,6 +45,9 @@ const print = () => window.print()
       {{ percent(page.verdict.probability) }}). {{ page.verdict.remedy }}.
     </p>
     <ProofList :verdict="page.verdict" />
+    <p v-if="page.verdict.skipped.length" class="mt-2">
+      <strong>Not shown:</strong> {{ page.verdict.skipped.join('; ') }}
+    </p>
     <p v-if="page.verdict.untested.length" class="mt-2">
       <strong>Untested downstream:</strong> {{ page.verdict.untested.join(', ') }}
     </p>

@@ -64,6 +64,9 @@ async function end() {
       :to="{ name: 'work', params: route.params }"
       >Back to the work</RouterLink
     >
+    <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
+      <strong>Not asked by how we work, and not shown:</strong> {{ verdict.skipped.join('; ') }}.
+    </p>
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>

@@ -20,6 +20,7 @@ const verdict = {
   group: [],
   proof: [],
   untested: [],
+  skipped: [],
   remedy: 'x',
 }
 const line = (channel: string, due: number, more = {}) => ({
@@ -59,6 +60,19 @@ describe('verdict', () => {
     expect(page.findAll('input[type=radio]').filter((r) => (r.element as HTMLInputElement).checked)).toEqual([])
     expect(page.get('[data-test=close]').attributes('disabled')).toBeDefined()
     expect(page.text()).toContain('Say how it ended')
+  })
+})
+
+describe('a verdict of the usual school', () => {
+  it('says what a stricter one would have asked for', () => {
+    const page = shown(VerdictView, {
+      page: computed(() => ({
+        verdict: { ...verdict, skipped: ['Supply at the board', 'P1 wiggled'] },
+        sequence: [],
+        taps: [],
+      })),
+    })
+    expect(page.get('[data-test=skipped]').text()).toContain('Supply at the board; P1 wiggled')
   })
 })
 

@@ -102,11 +102,11 @@ class IsolateTest {
 
     @Test
     void onlyTheLeadSetsThePolicyAndItCountsAtOnce() {
-        Map<String, Object> strict = Map.of("labourPerMinute", 2.0, "tripCost", 120, "mistakeCost", 400, "notAllowed",
+        Map<String, Object> strict = Map.of("labourPerMinute", 2.0, "tripCost", 120, "mistakeCost", 400, "school", "STRICT", "notAllowed",
                 List.of("SUBSTITUTE", "TRY"));
         assertThat(ines.post("/api/policy", strict).status()).isEqualTo(403);
         Client odile = server.logIn("odile");
-        Map<String, Object> before = Map.of("labourPerMinute", 1.5, "tripCost", 90, "mistakeCost", 400, "notAllowed", List.of());
+        Map<String, Object> before = Map.of("labourPerMinute", 1.5, "tripCost", 90, "mistakeCost", 400, "school", "STRICT", "notAllowed", List.of());
         try {
             assertThat(odile.post("/api/policy", strict).status()).isEqualTo(200);
             String visit = ines.job("no heat");
@@ -114,7 +114,7 @@ class IsolateTest {
             for (JsonNode test : others) {
                 assertThat(test.get("id").asString()).doesNotStartWith("new.").doesNotStartWith("try-");
             }
-            assertThat(odile.post("/api/policy", Map.of("labourPerMinute", -1, "tripCost", 90, "mistakeCost", 400, "notAllowed",
+            assertThat(odile.post("/api/policy", Map.of("labourPerMinute", -1, "tripCost", 90, "mistakeCost", 400, "school", "STRICT", "notAllowed",
                     List.of())).status()).isEqualTo(422);
         } finally {
             odile.post("/api/policy", before);
