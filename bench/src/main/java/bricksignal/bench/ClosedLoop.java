@@ -8,6 +8,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
@@ -21,6 +22,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Whole visits against the virtual unit: by our advice, and by the habits it competes with. */
@@ -45,6 +47,16 @@ final class ClosedLoop {
         return verdict(technician, m.diagnosis(), m.minutes(), m.tests(), m.parts());
     }
 
+    /** How a visit ended with a stranger: the verdict, and what it took. */
+    record Visit(Verdict verdict, int tests, double minutes) {
+    }
+
+    /** The advice leads until it has no more to ask. */
+    Visit visited(Technician technician) {
+        Measured m = measure(technician, Diagnosis.of(pack, technician.lamps()));
+        return new Visit(ProofGate.verdict(m.diagnosis(), policy.school()), m.tests(), m.minutes());
+    }
+
     /** What was measured until the advice had no more to ask. */
     private record Measured(Diagnosis diagnosis, double minutes, int tests, double parts) {
     }
@@ -55,9 +67,18 @@ final class ClosedLoop {
         double minutes = 0;
         double parts = 0;
         int tests = 0;
+        Set<String> skipped = new LinkedHashSet<>();
         Advice advice = Advice.of(diagnosis, planner, standing);
         while (!advice.done() && tests < MOST_TESTS) {
-            Test test = advice.proposals().get(0).test();
+            Optional<Test> next = advice.proposals().stream().map(Proposal::test).filter(t -> !skipped.contains(t.id())).findFirst();
+            if (next.isEmpty()) {
+                break;
+            }
+            Test test = next.get();
+            if (technician.skips(test)) {
+                skipped.add(test.id());
+                continue;
+            }
             minutes += TestCost.minutes(pack, test, standing);
             parts += TestCost.partsUsed(pack, test);
             standing = TestCost.after(test);

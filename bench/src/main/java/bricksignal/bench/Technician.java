@@ -23,15 +23,13 @@ import java.util.Random;
 import java.util.Set;
 
 /**
- * Measures a virtual unit with one fault in it, or two, or an intermittent one: one percent of meter noise and two misreads
- * in a hundred. The values of the unit itself differ from those of the model within the parts' tolerance. Repairs take the
+ * Measures a virtual unit with one fault in it, or two, or an intermittent one, after habits of his own. The values of the unit itself differ from those of the model within the parts' tolerance. Repairs take the
  * fault of a part out.
  */
 final class Technician {
 
-    private static final double NOISE = 0.01;
-    private static final double MISREAD = 0.02;
     private static final double FAILING = 0.9;
+    private static final double GHOST_OHMS = 200e3;
     private static final double TAP_LATE = 0.8;
     private static final double TAP_SPREAD = 1;
     private static final double SUPPLY_TOLERANCE = 0.02;
@@ -44,7 +42,9 @@ final class Technician {
     private final VirtualUnit nominal;
     private final Set<String> repaired = new LinkedHashSet<>();
     private final Map<String, VirtualUnit> units = new LinkedHashMap<>();
+    private final Map<String, Double> moments = new LinkedHashMap<>();
     private final Machine machine;
+    private final Habits habits;
     private boolean failing;
 
     Technician(CompiledPack pack, HypothesisId truth, long seed) {
@@ -54,6 +54,18 @@ final class Technician {
         this.random = new Random(seed);
         this.machine = varied(model.machine());
         this.nominal = VirtualUnit.of(model, machine);
+        this.habits = Habits.KNOWN;
+    }
+
+    /** Somebody else, at a unit that is not the one of the pack. */
+    Technician(CompiledPack pack, HypothesisId truth, Random random, UnitModel kind, Machine machine, Habits habits) {
+        this.pack = pack;
+        this.model = kind;
+        this.truth = pack.space().get(truth);
+        this.random = random;
+        this.machine = machine;
+        this.nominal = VirtualUnit.of(kind, machine);
+        this.habits = habits;
     }
 
     Hypothesis truth() {
@@ -79,13 +91,14 @@ final class Technician {
     /** Every lamp of the unit as found. */
     List<Observation> lamps() {
         boolean present = present();
-        return model.charts().keySet().stream().map(board -> lamp(board, present)).toList();
+        return pack.model().charts().keySet().stream().filter(board -> random.nextDouble() >= habits.noLamp())
+                .map(board -> lamp(board, present)).toList();
     }
 
     private Observation lamp(String board, boolean present) {
-        List<LampPattern> chart = model.chart(board).patterns();
+        List<LampPattern> chart = pack.model().chart(board).patterns();
         LampPattern seen = chart.get(random.nextInt(chart.size()));
-        if (random.nextDouble() >= MISREAD) {
+        if (random.nextDouble() >= habits.wrongLamp()) {
             double at = random.nextDouble();
             Map<LampPattern, Double> shares = unit(present).usualRun().lampShares(board, model.found().from(), model.found().to());
             for (Map.Entry<LampPattern, Double> share : shares.entrySet()) {
@@ -102,6 +115,11 @@ final class Technician {
         return new Observation.Lamp(board, weights, false);
     }
 
+    /** Whether a question is left unanswered. */
+    boolean skips(Test test) {
+        return test instanceof Test.Check && random.nextDouble() < habits.skips();
+    }
+
     /** What a test brings: one reading or answer, or all that was seen of a sequence. */
     List<Observation> make(Test test) {
         return test instanceof Test.Sequence ? watch() : List.of(measure(test));
@@ -112,21 +130,23 @@ final class Technician {
         List<Observation> seen = pack.seenOf(unit(present()));
         double longest = model.found().from();
         return seen.stream().map(one -> one instanceof Observation.Event event ? new Observation.Event(event.channel(),
-                event.begins(), random.nextDouble() < MISREAD ? random.nextDouble() * longest
+                event.begins(), random.nextDouble() < habits.misread() ? random.nextDouble() * longest
                 : Math.max(0, event.afterCall() + TAP_LATE + TAP_SPREAD * random.nextGaussian())) : one).toList();
     }
 
     private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
-        double at = pack.catalogue().seconds(test.moment());
-        boolean misread = random.nextDouble() < MISREAD;
+        double at = seconds(moment);
+        boolean misread = random.nextDouble() < (test instanceof Test.Check ? habits.wrongAnswer() : habits.misread());
         if (test instanceof Test.Check check) {
             boolean yes = random.nextDouble() < chance(check, moment, at);
             failing |= yes && !misread && (check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES);
             return new Observation.Answer(check, yes != misread);
         }
         Test.Reading reading = (Test.Reading) test;
-        double value = unit(present()).read(reading, moment.scenario(), at).value() * (1 + NOISE * random.nextGaussian());
+        VirtualUnit.Shown shown = unit(present()).read(reading, moment.scenario(), at);
+        double ghost = shown.sourceOhms() > GHOST_OHMS ? habits.ghost() : 1;
+        double value = shown.value() * ghost * (1 + habits.noise() * random.nextGaussian());
         return new Observation.Reading(reading, misread ? wrong(reading.mode()) : value);
     }
 
@@ -150,6 +170,11 @@ final class Technician {
         }
         double share = unit(present()).share(check.when(), moment.scenario(), at, moment.span());
         return check.otherwise() + share * (1 - 2 * check.otherwise());
+    }
+
+    /** A moment is waited for at the unit itself: when the inducer runs, not when it should. */
+    private double seconds(Moment moment) {
+        return moments.computeIfAbsent(moment.id(), id -> nominal.secondsOf(moment));
     }
 
     private boolean present() {

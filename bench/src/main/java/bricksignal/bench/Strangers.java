@@ -1,0 +1,139 @@
+package bricksignal.bench;
+
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Machine;
+import bricksignal.core.board.Region;
+import bricksignal.core.circuit.Element;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+
+/**
+ * Units that are not the one the engine has: another legal logic of the board (edits of the pack's text, invented, after what
+ * boards of the trade do), and every impedance, threshold, process constant and time drawn anew.
+ */
+final class Strangers {
+
+    private static final double SUPPLY = 0.04;
+    private static final double PART = 0.2;
+    private static final double PROCESS = 0.15;
+    private static final double SLOWEST = 1.6;
+    private static final double QUICKEST = 0.6;
+
+    /** By family: what is written, and what a board of another kind has there. */
+    private static final Map<String, String[][]> EDITS = Map.of(
+            "f1-furnace", new String[][] {
+                {"limit-open:\n          outputs: [inducer]", "limit-open:"},
+                {"            - {when: in.draft, to: draft-early}\n", ""},
+                {"tries >= 2, to: lockout}\n            - {when: elapsed", "tries >= 4, to: lockout}\n            - {when: elapsed"},
+                {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
+                {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}},
+            "f3-vehicle", new String[][] {
+                {"            - {when: in.TH and in.air, to: air-early}\n", ""},
+                {"trial-time and tries >= 2", "trial-time and tries >= 1"},
+                {"trial-time and tries >= 2", "trial-time and tries >= 4"},
+                {"        no-air:\n          outputs: [fan]", "        no-air:"},
+                {"        lockout:\n          lamp", "        lockout:\n          outputs: [fan]\n          lamp"}},
+            "f9-airhandler", new String[][] {
+                {"in.answer and elapsed >= 1", "in.answer and elapsed >= 4"},
+                {"not in.answer, to: no-answer}]", "not in.answer, to: asking}]"},
+                {"        no-answer:\n          lamp: 4 flashes", "        no-answer:\n          lamp: steady"},
+                {"        wake:\n          lamp: steady", "        wake:\n          lamp: fast"}},
+            "f12-minisplit", new String[][] {
+                {"in.outdoor-line and elapsed >= 3", "in.outdoor-line and elapsed >= 8"},
+                {"        no-line:\n          outputs: [permit]", "        no-line:"},
+                {"        frozen:\n          outputs: [indoor-fan]", "        frozen:\n          outputs: [indoor-fan, permit]"},
+                {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}},
+            "f14-rooftop", new String[][] {
+                {"            - {when: elapsed >= 2 and in.draft, to: draft-early}\n", ""},
+                {"trial-time and tries >= 2", "trial-time and tries >= 1"},
+                {"        limit-open:\n          outputs: [inducer]", "        limit-open:"},
+                {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
+                {"        no-reply:\n          outputs: [heat]", "        no-reply:"}});
+
+    private final List<UnitModel> kinds = new ArrayList<>();
+
+    /** The kinds of board of a family: as declared, and with each edit. */
+    Strangers(String family) {
+        String text = PackLibrary.text(family);
+        kinds.add(PackReader.read(text));
+        for (String[] edit : EDITS.getOrDefault(family, new String[0][])) {
+            if (!text.contains(edit[0])) {
+                throw new IllegalStateException("pack " + family + " does not say '" + edit[0] + "' any more; mend the edits of the bench");
+            }
+            kinds.add(PackReader.read(text.replace(edit[0], edit[1])));
+        }
+    }
+
+    /** One of the kinds, most of them not as declared. */
+    UnitModel kind(Random random) {
+        return kinds.get(random.nextInt(kinds.size()));
+    }
+
+    /** The machine of a kind with everything drawn anew, within twice its tolerance. */
+    static Machine drawn(UnitModel kind, Random random) {
+        Machine machine = kind.machine();
+        for (Element element : kind.machine().circuit().elements()) {
+            machine = element(machine, element, random);
+        }
+        double pace = QUICKEST * Math.pow(SLOWEST / QUICKEST, random.nextDouble());
+        Set<String> times = times(kind.machine());
+        Set<String> touched = faultParameters(kind);
+        for (Map.Entry<String, Double> parameter : new LinkedHashMap<>(kind.machine().parameters()).entrySet()) {
+            if (times.contains(parameter.getKey())) {
+                machine = machine.withParameter(parameter.getKey(), parameter.getValue() * pace);
+            } else if (!touched.contains(parameter.getKey()) || !yesOrNo(parameter.getValue())) {
+                machine = machine.withParameter(parameter.getKey(), parameter.getValue() * off(PROCESS, random));
+            }
+        }
+        return machine;
+    }
+
+    private static boolean yesOrNo(double value) {
+        return value == 0 || value == 1;
+    }
+
+    private static Set<String> faultParameters(UnitModel kind) {
+        Set<String> touched = new LinkedHashSet<>();
+        kind.faults().forEach(fault -> fault.effects().forEach(effect -> {
+            if (effect instanceof bricksignal.core.board.Effect.OnParameter on) {
+                touched.add(on.parameter());
+            }
+        }));
+        return touched;
+    }
+
+    private static Set<String> times(Machine machine) {
+        Set<String> times = new LinkedHashSet<>();
+        machine.boards().stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
+                .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
+                .filter(names -> names.contains("elapsed")).forEach(times::addAll);
+        return times;
+    }
+
+    private static Machine element(Machine machine, Element element, Random random) {
+        if (element instanceof Element.Source s && s.ohms() < 1000) {
+            return machine.withElement(new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY, random), s.degrees(),
+                    s.ohms()));
+        } else if (element instanceof Element.DirectSource s) {
+            return machine.withElement(new Element.DirectSource(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY, random), s.ohms()));
+        } else if (element instanceof Element.Load l && Double.isFinite(l.ohms())) {
+            double factor = off(PART, random);
+            return machine.withElement(new Element.Load(l.id(), l.a(), l.b(), l.ohms() * factor, l.reactanceOhms() * factor));
+        } else if (element instanceof Element.Capacitor c) {
+            return machine.withElement(new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * off(c.farads() > 1e-7 ? 0.06 : 0.6, random)));
+        }
+        return machine;
+    }
+
+    private static double off(double tolerance, Random random) {
+        return 1 + tolerance * (2 * random.nextDouble() - 1);
+    }
+}

@@ -1,0 +1,112 @@
+package bricksignal.bench;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.School;
+import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.PackLibrary;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/**
+ * {@code bin/bench strangers --seed N [--pack ID] [--usual] [--wrong]}: visits to units that do not share our model, by people who do
+ * not share our error model. Shares are 0 to 1, each visit weighted by the prior of its fault.
+ */
+final class StrangersBench {
+
+    private static final int VISITS = 3;
+
+    /** Sums over visits. */
+    private static final class Sums {
+        private int runs;
+        private double weight;
+        private double right;
+        private double saidSo;
+        private double wrongProven;
+        private double falseBoard;
+        private double tests;
+        private double minutes;
+
+        private void add(double prior, boolean isRight, Verdict.Status status, boolean board, ClosedLoop.Visit visit) {
+            boolean unexplained = status == Verdict.Status.UNEXPLAINED;
+            runs++;
+            weight += prior;
+            right += isRight && !unexplained ? prior : 0;
+            saidSo += unexplained ? prior : 0;
+            wrongProven += !isRight && status == Verdict.Status.PROVEN ? prior : 0;
+            falseBoard += !isRight && board && status != Verdict.Status.NOT_YET && !unexplained ? prior : 0;
+            tests += prior * visit.tests();
+            minutes += prior * visit.minutes();
+        }
+
+        private Map<String, Object> figures() {
+            Map<String, Object> figures = new LinkedHashMap<>();
+            figures.put("runs", runs);
+            figures.put("right", right / weight);
+            figures.put("saidSo", saidSo / weight);
+            figures.put("rightOrSaidSo", (right + saidSo) / weight);
+            figures.put("wrongProven", wrongProven / weight);
+            figures.put("falseBoard", falseBoard / weight);
+            figures.put("meanTests", tests / weight);
+            figures.put("meanMinutes", minutes / weight);
+            return figures;
+        }
+    }
+
+    private StrangersBench() {
+    }
+
+    static Map<String, Object> run(long seed, String only, boolean usual, boolean showWrong) {
+        Policy policy = Policy.defaults().with(usual ? School.USUAL : School.STRICT);
+        Sums all = new Sums();
+        Map<String, Object> packs = new LinkedHashMap<>();
+        for (UnitModel model : PackLibrary.load().models()) {
+            if (only.isEmpty() || model.id().equals(only)) {
+                Sums sums = new Sums();
+                CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
+                ClosedLoop loop = new ClosedLoop(pack, policy);
+                Strangers strangers = new Strangers(model.id());
+                int n = 0;
+                for (Hypothesis fault : pack.space().faults()) {
+                    for (int visit = 0; visit < VISITS; visit++) {
+                        visit(pack, loop, strangers, fault, new Random(seed * 1_000_003 + n++ * 7919L), List.of(sums, all), showWrong);
+                    }
+                }
+                packs.put(model.id(), sums.figures());
+                System.out.println(model.id() + " " + sums.figures());
+            }
+        }
+        System.out.println("all " + all.figures());
+        Map<String, Object> result = new LinkedHashMap<>();
+        result.put("seed", seed);
+        result.put("packs", packs);
+        result.put("all", all.figures());
+        return result;
+    }
+
+    private static void visit(CompiledPack pack, ClosedLoop loop, Strangers strangers, Hypothesis fault, Random random, List<Sums> sums,
+            boolean showWrong) {
+        UnitModel kind = strangers.kind(random);
+        Technician stranger = new Technician(pack, fault.id(), random, kind, Strangers.drawn(kind, random),
+                Habits.stranger(0.3 + 1.2 * random.nextDouble()));
+        ClosedLoop.Visit visit = loop.visited(stranger);
+        Verdict verdict = visit.verdict();
+        List<Part> named = pack.space().get(verdict.leader()).parts();
+        boolean right = named.contains(fault.part()) || verdict.group().stream().map(h -> pack.space().get(h)).map(Hypothesis::part)
+                .anyMatch(fault.part()::equals);
+        boolean board = named.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD);
+        sums.forEach(s -> s.add(fault.prior(), right, verdict.status(), board, visit));
+        if (showWrong && !right && verdict.status() != Verdict.Status.UNEXPLAINED) {
+            HypothesisId leader = verdict.leader();
+            System.out.printf("  wrong: %s taken for %s, %s at %.3f after %d tests%n", fault.id().text(), leader.text(), verdict.status(),
+                    verdict.probability(), visit.tests());
+        }
+    }
+}
