@@ -45,14 +45,18 @@ class FieldCasesTest {
                         .never("fuse", "transformer"),
                 new FieldCase("C10 welded blower relay", FURNACE, "board-blower-welded", 3).yes("hear-after").reads("v.HLI.standby", "26").reads("v.HEAT.standby", "120")
                         .never("thermostat"),
+                new FieldCase("C11 field wiring shorts on the call", FURNACE, "w-shorted", 3).yes("see-fuse").yes("try-fuse").no("try-fuse-call")
+                        .yes("try-w-off").never("board", "transformer"),
+                new FieldCase("C12 gas valve leaks by", FURNACE, "valve-leaks-by", 2).yes("see-flame-after").reads("v.MV.after", "0")
+                        .never("board"),
                 new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).lamp("4 flashes").yes("watch.reset").no("watch.cycles")
                         .yes("press.P4").no("hold.P4").never("draft-switch", "harness-P4"),
                 new FieldCase("C15 supply or ground of a slow wheel", VEHICLE, "ground-bad", 3).reads("v.BAT.standby", "12.6")
                         .reads("v.motor-hot.purge", "9.8").no("feel-air").never("board", "blower", "sail"),
-                new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-welded", 2).yes("hear-after").reads("v.FAN.standby", "12.4")
+                new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-welded", 2).yes("hear-after").reads("v.TH.standby", "0").reads("v.FAN.standby", "12.4")
                         .never("thermostat", "sail"),
                 new FieldCase("C17 lead or electrode", VEHICLE, "electrode-gap", 3).yes("hear-valve").yes("smell-gas").no("hear-spark")
-                        .yes("try-spark").never("board"),
+                        .yes("try-spark").or("spark-lead").never("board"),
                 new FieldCase("C18 board, data", AIR_HANDLER, "board-data", 4).reads("v.L1.standby", "120").reads("v.DC-m.call", "13.1")
                         .reads("v.DATA-m.call", "0.9").reads("v.DATA.call", "0.9").never("motor-module"),
                 new FieldCase("C19 harness, data conductor", AIR_HANDLER, "harness-data-open", 3).reads("v.DC-m.call", "13.1")

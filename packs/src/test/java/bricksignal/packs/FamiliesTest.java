@@ -3,6 +3,10 @@ package bricksignal.packs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import bricksignal.core.board.run.Scenario;
+import bricksignal.core.board.run.Simulation;
+import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.advice.Advice;
@@ -73,6 +77,20 @@ class FamiliesTest {
             assertThat(chart.patterns()).as("%s of %s", board, id).filteredOn(p -> !shown.contains(p))
                     .as("codes that nothing in the model shows").hasSizeLessThanOrEqualTo(1);
         });
+    }
+
+    /** C13 of the field cases: a call that ends before the flame opens no gas, and one that ends in the trial shuts it. */
+    @ParameterizedTest
+    @CsvSource({"f1-furnace, warm-up, gas-valve", "f1-furnace, trial, gas-valve", "f3-vehicle, purge, valve", "f3-vehicle, trial, valve",
+        "f14-rooftop, purge, gas-valve", "f14-rooftop, trial, gas-valve"})
+    void callThatEndsBeforeTheFlameLeavesNoGasOpen(String id, String moment, String valve) {
+        var model = Compiled.of(id).pack().model();
+        double ends = Compiled.of(id).pack().catalogue().seconds(moment);
+        var steps = new java.util.ArrayList<>(model.scenarios().get(0).steps());
+        steps.removeIf(step -> step.action().equals("call") && step.value() == 0);
+        steps.add(new Scenario.Step(ends, "call", 0));
+        Timeline run = Simulation.run(model.machine(), java.util.List.of(new Scenario("short", 300, steps)), new SolvedStates()).get(0);
+        assertThat(run.share(F1.when("amps." + valve + " >= 0.2"), ends + 1, 300)).isZero();
     }
 
     // --- F3: 12 V DC, direct spark ---------------------------------------------------------------------------------------

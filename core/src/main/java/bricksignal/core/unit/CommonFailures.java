@@ -39,6 +39,8 @@ public final class CommonFailures {
     private static final double JOINT_INTERMITTENT = 0.3;
     private static final double FROZEN_WEIGHT = 0.5;
     private static final double LEFT_WEIGHT = 0.4;
+    /** A test cord is taken along when its owner goes; a jumper stays. */
+    private static final double CORD_WEIGHT = 0.1;
 
     private static final double LOOK_SEES = 0.97;
     private static final double LOOK_BROKEN = 0.1;
@@ -228,12 +230,12 @@ public final class CommonFailures {
                 Rule rule = model.machine().rules().get(c.id());
                 Message label = Message.said(model.elementLabel(c.id()));
                 if (rule instanceof Rule.Latches && !c.closed()) {
-                    jumper(c, Message.of("failure.left-across", label), Message.of("test.see-across", label));
+                    jumper(c, LEFT_WEIGHT, Message.of("failure.left-across", label), Message.of("test.see-across", label));
                 } else if (rule instanceof Rule.Follows follows && follows.closed().names().stream()
                         .anyMatch(name -> name.startsWith("action.") && !actions.contains(name))) {
                     Message from = Message.said(model.pointLabel(c.a()));
                     Message to = Message.said(model.pointLabel(c.b()));
-                    jumper(c, Message.of("failure.left-in", from, to), Message.of("test.see-left", from, to));
+                    jumper(c, placesACall(c) ? LEFT_WEIGHT : CORD_WEIGHT, Message.of("failure.left-in", from, to), Message.of("test.see-left", from, to));
                 }
             }
         });
@@ -241,9 +243,13 @@ public final class CommonFailures {
                 .filter(this::atATerminal).ifPresent(this::wireOff));
     }
 
-    private void jumper(Element.Conductor c, Message label, Message look) {
+    private boolean placesACall(Element.Conductor c) {
+        return model.calls().stream().anyMatch(call -> c.nets().containsAll(List.of(call.from(), call.to())));
+    }
+
+    private void jumper(Element.Conductor c, double weight, Message label, Message look) {
         String id = "left." + c.id();
-        fault(id, label, LEFT, LEFT_WEIGHT, 0, new Effect.OnElement(c.id(), Effect.Mode.CLOSED, 0), "failure.remedy.left");
+        fault(id, label, LEFT, weight, 0, new Effect.OnElement(c.id(), Effect.Mode.CLOSED, 0), "failure.remedy.left");
         check("see-left." + c.id(), look, Test.Sense.LOOK, found(), Map.of(id, LOOK_SEES), LOOK_MINUTES);
         check("gone." + id, Message.of("test.gone-left"), Test.Sense.TRY, found(), Map.of(id, LOOK_SEES), GONE_MINUTES);
     }
