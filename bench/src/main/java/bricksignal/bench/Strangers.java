@@ -27,16 +27,26 @@ final class Strangers {
     private static final double SLOWEST = 1.6;
     private static final double QUICKEST = 0.6;
 
-    /** By family: what is written, and what a board of another kind has there. */
+    /** By family: what is written and what a board of another kind has there, in turn. */
     private static final Map<String, String[][]> EDITS = Map.of(
             "f1-furnace", new String[][] {
                 {"limit-open:\n          outputs: [inducer]", "limit-open:"},
-                {"            - {when: in.draft, to: draft-early}\n", ""},
+                {"            - {when: in.draft, to: draft-early}\n", "", """
+                        draft-early:
+                          lamp: 6 flashes
+                          next:
+                            - {when: not in.W, to: idle}
+                            - {when: not in.draft, to: draft-check}
+                """, "", " or state.burner.draft-early", ""},
                 {"tries >= 2, to: lockout}\n            - {when: elapsed", "tries >= 4, to: lockout}\n            - {when: elapsed"},
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
                 {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}},
             "f3-vehicle", new String[][] {
-                {"            - {when: in.TH and in.air, to: air-early}\n", ""},
+                {"            - {when: in.TH and in.air, to: air-early}\n", "", """
+                        air-early:
+                          lamp: 2 flashes
+                          next: [{when: not in.TH, to: ready}, {when: not in.air, to: blow}]
+                """, "", " or state.burner.air-early", ""},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 4"},
                 {"        no-air:\n          outputs: [fan]", "        no-air:"},
@@ -52,7 +62,11 @@ final class Strangers {
                 {"        frozen:\n          outputs: [indoor-fan]", "        frozen:\n          outputs: [indoor-fan, permit]"},
                 {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}},
             "f14-rooftop", new String[][] {
-                {"            - {when: elapsed >= 2 and in.draft, to: draft-early}\n", ""},
+                {"            - {when: elapsed >= 2 and in.draft, to: draft-early}\n", "", """
+                        draft-early:
+                          lamp: red 2 flashes
+                          next: [{when: not in.draft, to: proving}]
+                """, ""},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"        limit-open:\n          outputs: [inducer]", "        limit-open:"},
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
@@ -65,10 +79,15 @@ final class Strangers {
         String text = PackLibrary.text(family);
         kinds.add(PackReader.read(text));
         for (String[] edit : EDITS.getOrDefault(family, new String[0][])) {
-            if (!text.contains(edit[0])) {
-                throw new IllegalStateException("pack " + family + " does not say '" + edit[0] + "' any more; mend the edits of the bench");
+            String other = text;
+            for (int i = 0; i < edit.length; i += 2) {
+                if (!other.contains(edit[i])) {
+                    throw new IllegalStateException("pack " + family + " does not say '" + edit[i]
+                            + "' any more; mend the edits of the bench");
+                }
+                other = other.replace(edit[i], edit[i + 1]);
             }
-            kinds.add(PackReader.read(text.replace(edit[0], edit[1])));
+            kinds.add(PackReader.read(other));
         }
     }
 

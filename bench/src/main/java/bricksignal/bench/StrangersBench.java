@@ -34,13 +34,13 @@ final class StrangersBench {
         private double tests;
         private double minutes;
 
-        private void add(double prior, boolean isRight, Verdict.Status status, boolean board, ClosedLoop.Visit visit) {
+        private void add(double prior, boolean isRight, boolean condemned, Verdict.Status status, boolean board, ClosedLoop.Visit visit) {
             boolean unexplained = status == Verdict.Status.UNEXPLAINED;
             runs++;
             weight += prior;
             right += isRight && !unexplained ? prior : 0;
             saidSo += unexplained ? prior : 0;
-            wrongProven += !isRight && status == Verdict.Status.PROVEN ? prior : 0;
+            wrongProven += condemned ? prior : 0;
             falseBoard += !isRight && board && status != Verdict.Status.NOT_YET && !unexplained ? prior : 0;
             tests += prior * visit.tests();
             minutes += prior * visit.minutes();
@@ -101,8 +101,9 @@ final class StrangersBench {
         List<Part> named = pack.space().get(verdict.leader()).parts();
         boolean right = named.contains(fault.part()) || verdict.group().stream().map(h -> pack.space().get(h)).map(Hypothesis::part)
                 .anyMatch(fault.part()::equals);
+        boolean condemned = !right && verdict.status() == Verdict.Status.PROVEN && !pack.space().get(verdict.leader()).nothing();
         boolean board = named.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD);
-        sums.forEach(s -> s.add(fault.prior(), right, verdict.status(), board, visit));
+        sums.forEach(s -> s.add(fault.prior(), right, condemned, verdict.status(), board, visit));
         if (showWrong && !right && verdict.status() != Verdict.Status.UNEXPLAINED) {
             HypothesisId leader = verdict.leader();
             System.out.printf("  wrong: %s taken for %s, %s at %.3f after %d tests%n", fault.id().text(), leader.text(), verdict.status(),

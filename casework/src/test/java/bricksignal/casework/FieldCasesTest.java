@@ -70,7 +70,11 @@ class FieldCasesTest {
                 new FieldCase("C24 this detector", ROOFTOP, "detector-dirty", 5).lamp("unit-board", "off").reads("v.VR.standby", "27").twins(2)
                         .no("ask-alarm").yes("see-detector").reads("v.PMO.standby", "27").reads("v.SDO.standby", "0").never("fire-alarm", "unit-board"),
                 new FieldCase("C25 fire alarm holds them", ROOFTOP, "fire-alarm", 3).lamp("unit-board", "off").reads("v.VR.standby", "27").twins(2)
-                        .yes("ask-alarm").never("detector", "unit-board"));
+                        .yes("ask-alarm").never("detector", "unit-board"),
+                new FieldCase("C27 Y conductor", ROOFTOP, "field-y-open", 2).reads("v.bas-Y.cool", "27").reads("v.Y.cool", "0")
+                        .or("left-by-others").never("unit-board", "transformer"),
+                new FieldCase("C28 compressor", ROOFTOP, "comp-open", 4).reads("v.FZO.cool", "25").reads("v.K1.cool", "206")
+                        .reads("amps-comp", "0").reads("ohms-comp-12", "OL").never("compressor-contactor", "unit-board"));
     }
 
     @ParameterizedTest

@@ -5,7 +5,6 @@ import bricksignal.core.board.Effect;
 import bricksignal.core.board.Input;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.SolvedStates;
-import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.words.Message;
@@ -65,8 +64,9 @@ public final class CommonFailures {
 
     private CommonFailures(UnitModel model) {
         this.model = model;
-        Timeline run = VirtualUnit.of(model, model.machine(), solved).usualRun();
-        this.nominal = run.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
+        VirtualUnit unit = VirtualUnit.of(model, model.machine(), solved);
+        this.nominal = model.watchedScenarios().stream().flatMap(scenario -> unit.run(scenario.id()).intervals().stream())
+                .map(interval -> interval.unit().solution()).distinct().toList();
         this.actions = new TreeSet<>(model.scenarios().get(0).steps().stream().map(step -> "action." + step.action()).toList());
         this.faults = new ArrayList<>(model.faults());
         model.checks().forEach(check -> checks.put(check.id(), check));
