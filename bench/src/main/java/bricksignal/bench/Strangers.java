@@ -5,6 +5,7 @@ import bricksignal.core.board.Machine;
 import bricksignal.core.board.Region;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
 import bricksignal.packs.PackLibrary;
 import bricksignal.packs.PackReader;
 import java.util.ArrayList;
@@ -96,8 +97,23 @@ final class Strangers {
         return kinds.get(random.nextInt(kinds.size()));
     }
 
-    /** The machine of a kind with everything drawn anew, within twice its tolerance. */
+    /** The machine of a kind with everything drawn anew, within twice its tolerance: one that runs when nothing is the matter. */
     static Machine drawn(UnitModel kind, Random random) {
+        while (true) {
+            Machine machine = drawnOnce(kind, random);
+            if (runs(kind, VirtualUnit.of(kind, machine))) {
+                return machine;
+            }
+        }
+    }
+
+    /** True if it comes to every moment that somebody waits for. */
+    private static boolean runs(UnitModel kind, VirtualUnit unit) {
+        return kind.moments().stream().filter(moment -> moment.during() != null).allMatch(moment -> unit.run(moment.scenario())
+                .firstStretch(moment.during()).filter(stretch -> stretch[1] - stretch[0] > moment.offset()).isPresent());
+    }
+
+    private static Machine drawnOnce(UnitModel kind, Random random) {
         Machine machine = kind.machine();
         for (Element element : kind.machine().circuit().elements()) {
             machine = element(machine, element, random);
