@@ -1,8 +1,6 @@
 package bricksignal.bench;
 
-import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
-import bricksignal.core.board.Region;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
@@ -119,7 +117,7 @@ final class Strangers {
             machine = element(machine, element, random);
         }
         double pace = QUICKEST * Math.pow(SLOWEST / QUICKEST, random.nextDouble());
-        Set<String> times = times(kind.machine());
+        Set<String> times = kind.machine().times();
         Set<String> touched = faultParameters(kind);
         for (Map.Entry<String, Double> parameter : new LinkedHashMap<>(kind.machine().parameters()).entrySet()) {
             if (times.contains(parameter.getKey())) {
@@ -143,14 +141,6 @@ final class Strangers {
             }
         }));
         return touched;
-    }
-
-    private static Set<String> times(Machine machine) {
-        Set<String> times = new LinkedHashSet<>();
-        machine.boards().stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
-                .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
-                .filter(names -> names.contains("elapsed")).forEach(times::addAll);
-        return times;
     }
 
     private static Machine element(Machine machine, Element element, Random random) {

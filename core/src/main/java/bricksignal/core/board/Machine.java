@@ -4,8 +4,10 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A unit that can run: circuit, what moves its contacts, board, process, parameters. A unit with a fault is another
@@ -63,6 +65,15 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
     public Board board(String id) {
         return boards.stream().filter(board -> board.id().equals(id)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("the unit has no board '" + id + "'"));
+    }
+
+    /** The parameters that a board waits for: its times. */
+    public Set<String> times() {
+        Set<String> times = new LinkedHashSet<>();
+        boards.stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
+                .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
+                .filter(names -> names.contains("elapsed")).forEach(times::addAll);
+        return times;
     }
 
     public Machine withParameter(String name, double value) {

@@ -1,9 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Effect;
-import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
-import bricksignal.core.board.Region;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
@@ -13,7 +11,6 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -102,7 +99,7 @@ final class UnlistedFailures {
 
     /** What the process depends on; times of the board are set, they do not fail. */
     private void parameters() {
-        Set<String> times = times();
+        Set<String> times = machine.times();
         machine.parameters().forEach((name, value) -> {
             if (times.contains(name)) {
                 return;
@@ -114,15 +111,6 @@ final class UnlistedFailures {
                         new Effect.OnParameter(name, failed));
             }
         });
-    }
-
-    /** Parameters that a board waits for. */
-    private Set<String> times() {
-        Set<String> times = new LinkedHashSet<>();
-        machine.boards().stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
-                .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
-                .filter(names -> names.contains("elapsed")).forEach(times::addAll);
-        return times;
     }
 
     private static boolean closed(Solution solution, Element conductor) {
