@@ -28,6 +28,9 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 /** Does the model make sense: do its names exist, is every net joined, can every state be reached, is every output driven. */
 final class ModelChecks {
 
+    /** Answers to the question for the fuel of which a flame is fed. */
+    private static final Set<String> BURNING = Set.of("gas", "oil", "solid");
+
     private final Section root;
     private final UnitModel model;
     private final Machine machine;
@@ -226,6 +229,11 @@ final class ModelChecks {
         if (model.cautions().stream().noneMatch(c -> c.role() == Caution.Role.POWER_OFF)) {
             root.at("cautions").note("no caution has the role POWER_OFF", "Give that role to the one told before ohms or a pulled "
                     + "plug");
+        }
+        boolean burns = model.traits().getOrDefault("fuel", List.of()).stream().anyMatch(BURNING::contains);
+        if (burns && model.cautions().stream().noneMatch(c -> c.role() == Caution.Role.COMBUSTION)) {
+            root.at("cautions").note("no caution has the role COMBUSTION although fuel burns here",
+                    "Give that role to the one about carbon monoxide");
         }
         if (model.asFound().isEmpty()) {
             root.at("moments").note("no moment has the role AS_FOUND", "Give that role to the moment at which somebody finds the unit");

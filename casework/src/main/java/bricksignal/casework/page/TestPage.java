@@ -9,6 +9,7 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Why;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -114,6 +115,23 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 && Math.abs(a.mean() - b.mean()) <= 2 * (a.sigma() + b.sigma());
     }
 
+    /** What a question dares: a hand in a unit that is off, a hand on one that runs, fuel that burns for long. */
+    private static Set<Caution.Role> rolesOf(UnitModel model, Test.Check check) {
+        boolean off = model.moment(check.moment()).role() == Moment.Role.POWER_OFF || check.sense().changesAPart();
+        Set<Caution.Role> roles = new LinkedHashSet<>();
+        if (off) {
+            roles.add(Caution.Role.POWER_OFF);
+        } else if (!check.change().isEmpty() || check.sense() == Test.Sense.TRY || check.sense() == Test.Sense.FEEL
+                || check.sense() == Test.Sense.RESEAT) {
+            roles.add(Caution.Role.LINE_VOLTAGE);
+            roles.add(Caution.Role.RUNNING);
+        }
+        if (check.sense() == Test.Sense.SMELL || check.sense().watches()) {
+            roles.add(Caution.Role.COMBUSTION);
+        }
+        return roles;
+    }
+
     /** What to mind: the cautions of the points, and those that the program adds by their role. */
     static List<String> cautions(UnitModel model, Test test) {
         Set<Caution.Role> roles = new LinkedHashSet<>();
@@ -128,9 +146,11 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 named.add(model.point(across.red()).safety());
                 named.add(model.point(across.black()).safety());
             }
-        } else if (test instanceof Test.Check check && !check.change().isEmpty()) {
-            roles.add(Caution.Role.LINE_VOLTAGE);
+        } else if (test instanceof Test.Check check) {
+            roles.addAll(rolesOf(model, check));
+        } else {
             roles.add(Caution.Role.RUNNING);
+            roles.add(Caution.Role.COMBUSTION);
         }
         List<Caution> told = new ArrayList<>(model.cautions().stream().filter(c -> roles.contains(c.role())).toList());
         model.cautions().stream().filter(c -> named.contains(c.id()) && !told.contains(c)).forEach(told::add);

@@ -58,7 +58,12 @@ public final class Diagnosis {
         this.unexplained = looser();
     }
 
-    private Diagnosis(Diagnosis before, Observation observation) {
+    /**
+     * One observation more.
+     *
+     * @param settled whether the belief is wanted; false while more observations follow at once, and then nobody may ask
+     */
+    private Diagnosis(Diagnosis before, Observation observation, boolean settled) {
         this.pack = before.pack;
         this.space = before.space;
         this.likelihoods = before.likelihoods;
@@ -79,8 +84,8 @@ public final class Diagnosis {
         List<double[]> more = new ArrayList<>(before.columns);
         more.add(column);
         this.columns = Collections.unmodifiableList(more);
-        this.logEvidence = posterior();
-        this.unexplained = looser();
+        this.logEvidence = settled ? posterior() : Double.NaN;
+        this.unexplained = settled ? looser() : Double.NaN;
     }
 
     /** The belief before anything is known. */
@@ -119,15 +124,15 @@ public final class Diagnosis {
     /** The same with several observations more. */
     public Diagnosis and(List<Observation> further) {
         Diagnosis now = this;
-        for (Observation observation : further) {
-            now = now.and(observation);
+        for (int i = 0; i < further.size(); i++) {
+            now = new Diagnosis(now, further.get(i), i == further.size() - 1);
         }
         return now;
     }
 
     /** The same with one observation more. */
     public Diagnosis and(Observation observation) {
-        return new Diagnosis(this, observation);
+        return new Diagnosis(this, observation, true);
     }
 
     /** What is considered: every listed fault, staying and intermittent, and the pairs that could explain what was found. */

@@ -19,6 +19,8 @@ public record Caution(String id, Role role, String says) {
         RUNNING,
         /** Told with every test that needs the power off. */
         POWER_OFF,
+        /** Where fuel burns, told with every test that lets it burn for long, or that smells for it: carbon monoxide. */
+        COMBUSTION,
         /** Only where a point names it. */
         OTHER
     }
