@@ -5,8 +5,6 @@ import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Test;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.LinkedHashSet;
@@ -32,19 +30,18 @@ public class CompanyPolicy {
     @Column(name = "not_allowed")
     private String notAllowed;
 
-    @Enumerated(EnumType.STRING)
-    private School school;
+    private String school;
 
     protected CompanyPolicy() {
         notAllowed = "";
-        school = School.STRICT;
+        school = School.STRICT.name();
     }
 
     void set(Policy asked) {
         labourPerMinute = asked.labourPerMinute();
         tripCost = asked.tripCost();
         mistakeCost = asked.mistakeCost();
-        school = asked.school();
+        school = asked.school().name();
         notAllowed = asked.notAllowed().stream().map(Enum::name).sorted().collect(Collectors.joining(","));
     }
 
@@ -55,6 +52,7 @@ public class CompanyPolicy {
                 kinds.add(Test.Sense.valueOf(kind));
             }
         }
-        return new Policy(labourPerMinute, tripCost, Policy.defaults().verifyMinutes(), mistakeCost, kinds, school);
+        return new Policy(labourPerMinute, tripCost, Policy.defaults().verifyMinutes(), mistakeCost, kinds,
+                School.valueOf(school));
     }
 }
