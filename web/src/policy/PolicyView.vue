@@ -126,11 +126,13 @@ label {
   display: flex;
   align-items: center;
   gap: 0.75rem;
-  min-height: 44px;
+  min-height: 52px;
+  line-height: 1.3;
   font-weight: 400;
   margin: 0;
 }
 .choice input {
+  flex: none;
   width: 24px;
   height: 24px;
   accent-color: var(--ink);
