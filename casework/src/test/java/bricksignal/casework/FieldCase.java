@@ -7,12 +7,10 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
-import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -157,17 +155,14 @@ final class FieldCase {
 
     /** What the unit shows in a test, entered as a person would. */
     private List<Entry> shows(Test test) {
-        HypothesisId id = unit.pack().space().single(truth);
-        if (test instanceof Test.Reading reading) {
-            double mean = ((Prediction.Number) unit.pack().predictions().of(reading, id)).mean();
-            return List.of(new Entry.TestReading(test.id(), Double.isInfinite(mean) ? "OL" : String.format("%.3f", mean)));
-        } else if (test instanceof Test.Check check) {
-            return List.of(new Entry.Answer(check.id(), ((Prediction.Chance) unit.pack().predictions().of(check, id)).yes() >= 0.5));
-        }
         List<Entry> run = new ArrayList<>();
         double until = 0;
-        for (Observation o : unit.pack().seenOf(VirtualUnit.of(unit.model(), unit.model().fault(truth).in(unit.model().machine())))) {
-            if (o instanceof Observation.Event event) {
+        for (Observation o : unit.pack().likeliest(test, unit.pack().space().single(truth))) {
+            if (o instanceof Observation.Reading r) {
+                return List.of(new Entry.TestReading(test.id(), Double.isInfinite(r.value()) ? "OL" : String.format("%.3f", r.value())));
+            } else if (o instanceof Observation.Answer a) {
+                return List.of(new Entry.Answer(test.id(), a.yes()));
+            } else if (o instanceof Observation.Event event) {
                 run.add(new Entry.Seen(event.channel(), event.begins(), event.afterCall()));
                 until = Math.max(until, event.afterCall());
             } else if (o instanceof Observation.NotSeen missing) {

@@ -6,7 +6,6 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
@@ -76,11 +75,6 @@ record Compiled(CompiledPack pack) {
 
     /** A test made without error on a unit with a hypothesis. */
     List<Observation> exact(HypothesisId place, Test test) {
-        Prediction prediction = pack.predictions().of(test, place);
-        if (test instanceof Test.Reading reading) {
-            return List.of(new Observation.Reading(reading, ((Prediction.Number) prediction).mean()));
-        }
-        return test instanceof Test.Check check ? List.of(new Observation.Answer(check,
-                ((Prediction.Chance) prediction).yes() >= 0.5)) : pack.seenOf(pack.unit(place));
+        return pack.likeliest(test, place);
     }
 }

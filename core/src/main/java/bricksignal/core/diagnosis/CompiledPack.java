@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.LinkedHashMap;
@@ -175,6 +176,18 @@ public final class CompiledPack {
     /** What can be seen or heard to begin when the sequence is watched. */
     public List<UnitModel.Channel> seenInSequence() {
         return story.perceived();
+    }
+
+    /**
+     * What a hypothesis most likely shows in a test, without noise: all that is seen where the test is to watch.
+     */
+    public List<Observation> likeliest(Test test, HypothesisId id) {
+        Prediction prediction = predictions.of(test, id);
+        if (test instanceof Test.Reading reading) {
+            return List.of(new Observation.Reading(reading, ((Prediction.Number) prediction).mean()));
+        }
+        return test instanceof Test.Check check ? List.of(new Observation.Answer(check, ((Prediction.Chance) prediction).yes() >= 0.5))
+                : seenOf(unit(id));
     }
 
     /** What somebody sees of a unit who watches its sequence and misses nothing. */

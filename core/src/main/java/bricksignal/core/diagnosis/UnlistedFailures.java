@@ -2,7 +2,6 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
-import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
@@ -71,7 +70,7 @@ final class UnlistedFailures {
             if (nominal.stream().anyMatch(s -> closed(s, e))) {
                 fails(e, Effect.Mode.OPEN, 0, conductor("failure.conductor-open", conductor));
             }
-            if (!nominal.stream().allMatch(s -> closed(s, e)) && !testGear(e)) {
+            if (!nominal.stream().allMatch(s -> closed(s, e)) && !model.isTestGear(e.id())) {
                 fails(e, Effect.Mode.CLOSED, 0, conductor("failure.conductor-closed", conductor));
             }
         } else if (e instanceof Element.Load) {
@@ -88,13 +87,6 @@ final class UnlistedFailures {
         } else if (e instanceof Element.Source || e instanceof Element.DirectSource) {
             fails(e, Effect.Mode.SCALED, WEAK_SUPPLY, named("failure.low", e.id()));
         }
-    }
-
-    /** A cord, a jumper, a clip that only a test puts in: that it was left in is asked for itself. */
-    private boolean testGear(Element e) {
-        return machine.rules().get(e.id()) instanceof Rule.Follows follows && follows.closed().names().stream()
-                .anyMatch(name -> name.startsWith("action.") && model.scenarios().get(0).steps().stream()
-                        .noneMatch(step -> step.action().equals(name.substring("action.".length()))));
     }
 
     /** What the process depends on; times of the board are set, they do not fail. */

@@ -58,7 +58,6 @@ public final class CommonFailures {
     private final UnitModel model;
     private final SolvedStates solved = new SolvedStates();
     private final List<Solution> nominal;
-    private final Set<String> actions;
     private final List<Fault> faults;
     private final Map<String, Test.Check> checks = new LinkedHashMap<>();
 
@@ -67,7 +66,6 @@ public final class CommonFailures {
         VirtualUnit unit = VirtualUnit.of(model, model.machine(), solved);
         this.nominal = model.watchedScenarios().stream().flatMap(scenario -> unit.run(scenario.id()).intervals().stream())
                 .map(interval -> interval.unit().solution()).distinct().toList();
-        this.actions = new TreeSet<>(model.scenarios().get(0).steps().stream().map(step -> "action." + step.action()).toList());
         this.faults = new ArrayList<>(model.faults());
         model.checks().forEach(check -> checks.put(check.id(), check));
     }
@@ -231,8 +229,7 @@ public final class CommonFailures {
                 Message label = Message.said(model.elementLabel(c.id()));
                 if (rule instanceof Rule.Latches && !c.closed()) {
                     jumper(c, LEFT_WEIGHT, Message.of("failure.left-across", label), Message.of("test.see-across", label));
-                } else if (rule instanceof Rule.Follows follows && follows.closed().names().stream()
-                        .anyMatch(name -> name.startsWith("action.") && !actions.contains(name))) {
+                } else if (model.isTestGear(c.id())) {
                     Message from = Message.said(model.pointLabel(c.a()));
                     Message to = Message.said(model.pointLabel(c.b()));
                     jumper(c, placesACall(c) ? LEFT_WEIGHT : CORD_WEIGHT, Message.of("failure.left-in", from, to), Message.of("test.see-left", from, to));

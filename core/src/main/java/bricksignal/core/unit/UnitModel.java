@@ -2,6 +2,7 @@ package bricksignal.core.unit;
 
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
+import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
 import java.util.Collection;
 import java.util.List;
@@ -40,6 +41,8 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
         List<Fault> faults, List<Setting> settings, List<Caution> cautions, Map<String, List<String>> traits,
         List<CallAdvice> calls, List<Acceptance> acceptance) {
+
+    private static final String ACTION = "action.";
 
     /**
      * A plug.
@@ -117,6 +120,18 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     /** A board as people say it. */
     public String boardLabel(String board) {
         return parts.stream().filter(part -> part.board().equals(board)).map(Part::label).findFirst().orElse(board);
+    }
+
+    /** True for a cord, a jumper, a clip that only a test puts in: it follows an action that the usual run does not take. */
+    public boolean isTestGear(String element) {
+        return machine.rules().get(element) instanceof Rule.Follows follows && follows.closed().names().stream()
+                .anyMatch(name -> name.startsWith(ACTION) && scenarios.get(0).steps().stream()
+                        .noneMatch(step -> step.action().equals(name.substring(ACTION.length()))));
+    }
+
+    /** True if a probe reaches a net. */
+    public boolean isProbed(String net) {
+        return points.stream().anyMatch(point -> point.net().equals(net));
     }
 
     /** A net as people say it: by the label of its point; one that cannot be probed by its own name. */

@@ -158,7 +158,7 @@ final class BoardProof {
     /** A net inside the board is measured where a probe reaches it: at the nearest point that conductors of the board lead to. */
     private String probed(String net) {
         return ConductorSearch.from(circuit, net, conductor -> part.elements().contains(conductor.id()), n -> true).nets().stream()
-                .filter(n -> pack.model().points().stream().anyMatch(point -> point.net().equals(n))).findFirst().orElse(net);
+                .filter(pack.model()::isProbed).findFirst().orElse(net);
     }
 
     /** An input that the board does not see although it is there. */

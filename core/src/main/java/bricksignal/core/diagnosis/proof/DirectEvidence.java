@@ -2,13 +2,13 @@ package bricksignal.core.diagnosis.proof;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
+import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 
@@ -75,17 +75,17 @@ final class DirectEvidence {
         for (HypothesisId rival : diagnosis.hypotheses()) {
             double there = diagnosis.likelihood(observation, rival);
             boolean alive = diagnosis.belief(rival) * here >= ALIVE * diagnosis.belief(leader) * there;
-            if (alive && here < TELLS * there && !same(rival)) {
+            if (alive && here < TELLS * there && !blamesTheSame(pack, alike, rival)) {
                 return false;
             }
         }
         return true;
     }
 
-    /** What blames the same parts is no rival: which of their faults it is does not matter to whoever changes them. */
-    private boolean same(HypothesisId rival) {
-        Hypothesis other = pack.space().get(rival);
-        return alike.contains(rival) || alike.stream().anyMatch(h -> other.parts().containsAll(pack.space().get(h).parts()));
+    /** True for what blames the parts of one of a group too: which of their faults it is does not matter to whoever changes them. */
+    static boolean blamesTheSame(CompiledPack pack, Collection<HypothesisId> group, HypothesisId other) {
+        List<Part> parts = pack.space().get(other).parts();
+        return group.contains(other) || group.stream().anyMatch(h -> parts.containsAll(pack.space().get(h).parts()));
     }
 
     private boolean couldTell(Test test) {

@@ -27,18 +27,15 @@ final class Log {
 
     /** A proof item: some test of this kind must have been made and its value must say so. */
     ProofItem item(Message what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows) {
-        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Reading r
-                && kind.test(r.test()) && shows.test(r.test(), r.value()));
-        return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)));
+        return either(what, kind, shows, check -> false);
     }
 
     /** A proof item by a reading that says so, or by a check that was answered with yes. */
     ProofItem either(Message what, Predicate<Test.Reading> kind, BiPredicate<Test.Reading, Double> shows, Predicate<Test.Check> check) {
-        ProofItem measured = item(what, kind, shows);
-        ProofItem tried = said(what, check);
-        return measured.proven() || tried.proven() ? new ProofItem(what, true, List.of())
-                : new ProofItem(what, false, cheapest(t -> t instanceof Test.Reading r && kind.test(r)
-                        || t instanceof Test.Check c && check.test(c)));
+        boolean proven = diagnosis.sinceRepair().stream().anyMatch(o -> o instanceof Observation.Reading r && kind.test(r.test())
+                && shows.test(r.test(), r.value()) || o instanceof Observation.Answer a && check.test(a.test()) && a.yes());
+        return new ProofItem(what, proven, proven ? List.of() : cheapest(t -> t instanceof Test.Reading r && kind.test(r)
+                || t instanceof Test.Check c && check.test(c)));
     }
 
     /** A proof item by a check that was made, whatever came of it: that is in the belief. */

@@ -14,7 +14,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Predicate;
 
 /**
  * Which tests are made at the part itself, derived from what the fault does. A load is measured on its own (dead and
@@ -90,13 +89,12 @@ final class PartEvidence {
 
     /** The net itself where a probe reaches it, or else the nearest points that hang together with it. */
     private Set<String> points(String net) {
-        Predicate<String> probed = n -> pack.model().points().stream().anyMatch(point -> point.net().equals(n));
-        if (probed.test(net)) {
+        if (pack.model().isProbed(net)) {
             return Set.of(net);
         }
         Set<String> points = new LinkedHashSet<>(ConductorSearch.from(pack.model().machine().circuit(), net, Element.Conductor::closed,
                 n -> true).nets());
-        points.removeIf(probed.negate());
+        points.removeIf(n -> !pack.model().isProbed(n));
         return points;
     }
 

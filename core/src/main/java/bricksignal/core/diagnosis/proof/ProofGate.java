@@ -76,9 +76,7 @@ public final class ProofGate {
     private double probability(List<HypothesisId> group) {
         double probability = 0;
         for (HypothesisId place : diagnosis.hypotheses()) {
-            List<Part> parts = pack.space().get(place).parts();
-            boolean bad = group.contains(place) || group.stream().anyMatch(h -> parts.containsAll(pack.space().get(h).parts()));
-            probability += bad ? diagnosis.belief(place) : 0;
+            probability += DirectEvidence.blamesTheSame(pack, group, place) ? diagnosis.belief(place) : 0;
         }
         return probability;
     }

@@ -5,13 +5,10 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
-import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,26 +69,19 @@ public final class Provability {
                     .map(Map.Entry::getKey);
             ideal = lamp.isEmpty() ? ideal : ideal.and(new Observation.Lamp(board, weights(pack, board, lamp.get()), false));
         }
-        VirtualUnit unit = VirtualUnit.of(pack.model(), pack.space().get(id).fault().in(pack.model().machine()));
-        ideal = ideal.and(pack.seenOf(unit));
+        ideal = ideal.and(pack.seenOf(pack.unit(id)));
         for (Test test : pack.catalogue().tests()) {
             boolean made = test instanceof Test.Reading || test instanceof Test.Check check && !check.sense().changesAPart();
             while (made && !ideal.answered(test)) {
-                ideal = ideal.and(likeliest(test, pack.predictions().of(test, id)));
+                ideal = ideal.and(pack.likeliest(test, id));
             }
         }
         return ideal;
     }
 
-    private static Observation likeliest(Test test, Prediction prediction) {
-        return test instanceof Test.Reading reading ? new Observation.Reading(reading, ((Prediction.Number) prediction).mean())
-                : new Observation.Answer((Test.Check) test, ((Prediction.Chance) prediction).yes() >= 0.5);
-    }
-
     private static Map<LampPattern, Double> weights(CompiledPack pack, String board, LampPattern shown) {
         Map<LampPattern, Double> weights = new LinkedHashMap<>();
-        pack.model().chart(board).patterns().stream().sorted(Comparator.comparing(LampPattern::toString))
-                .forEach(pattern -> weights.put(pattern, 0.0));
+        pack.model().chart(board).patterns().forEach(pattern -> weights.put(pattern, 0.0));
         weights.put(shown, 1.0);
         return weights;
     }
