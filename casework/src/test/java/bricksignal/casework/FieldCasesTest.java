@@ -94,7 +94,6 @@ class FieldCasesTest {
         assertThat(more).allSatisfy((field, beyond) -> assertThat(beyond).isLessThanOrEqualTo(MOST_MORE));
         assertThat(more.values().stream().mapToInt(Integer::intValue).average().orElseThrow()).as("%s", more)
                 .isLessThanOrEqualTo(MEAN_MORE);
-        System.out.println(more);
     }
 
     /** The strict school proves them too, with more measured. */
