@@ -152,7 +152,7 @@ final class Technician {
 
     /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
     private double chance(Test.Check check, Moment moment, double at) {
-        if (check.sense().watches()) {
+        if (check.sense().tellsOfTime()) {
             boolean gone = left().isEmpty();
             HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1
                     ? pack.space().single(left().get(0).id()) : truth.id();

@@ -67,9 +67,15 @@ public final class Admission {
     }
 
     private static Entry kept(Entry entry, @Nullable Line about) {
+        if (entry instanceof Entry.Earlier earlier) {
+            return new Entry.Earlier(kept(earlier.what(), about), earlier.when());
+        }
         if (entry instanceof Entry.Correction correction) {
-            if (about != null && about.filed().entry() instanceof Entry.OfAReading corrected) {
-                return corrected.reading(correction.reading());
+            Entry corrected = about == null ? null : about.filed().entry();
+            if (corrected instanceof Entry.OfAReading reading) {
+                return reading.reading(correction.reading());
+            } else if (corrected instanceof Entry.Earlier earlier && earlier.what() instanceof Entry.OfAReading reading) {
+                return new Entry.Earlier(reading.reading(correction.reading()), earlier.when());
             }
             throw new Refused("supersedes", Message.of("entry.not-a-reading"));
         }

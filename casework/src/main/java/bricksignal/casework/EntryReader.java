@@ -54,7 +54,11 @@ final class EntryReader {
      * @throws Refused if it makes no sense for this unit
      */
     Told read(Entry entry, List<Entry> run) {
-        if (entry instanceof Entry.OfALamp lamp) {
+        if (entry instanceof Entry.Earlier earlier) {
+            Told told = read(earlier.what(), run);
+            return new Told(told.observations().stream().map(seen -> (Observation) new Observation.Earlier(seen, earlier.when())).toList(),
+                    told.lamp());
+        } else if (entry instanceof Entry.OfALamp lamp) {
             return lamp(lamp);
         } else if (entry instanceof Entry.OfAReading reading) {
             return Told.of(reading(reading));
@@ -71,6 +75,16 @@ final class EntryReader {
                     channel.id(), watched.seconds())).toList(), null);
         } else if (entry instanceof Entry.Twin twin) {
             return Told.of(new Observation.Twin(twin.alike()));
+        } else if (entry instanceof Entry.Died died) {
+            point("first", died.first());
+            point("stays", died.stays());
+            return Told.of(new Observation.Died(died.minutes(), died.first(), died.stays()));
+        } else if (entry instanceof Entry.Visited visited) {
+            String part = visited.part();
+            if (part != null) {
+                Refused.beside("part", () -> model.part(part));
+            }
+            return Told.of(new Observation.Visited(visited.days(), visited.part(), visited.reset()));
         } else if (entry instanceof Entry.Repaired repaired) {
             Refused.beside("part", () -> model.part(repaired.part()));
             return Told.of(new Observation.Repaired(repaired.part()));
@@ -116,6 +130,12 @@ final class EntryReader {
         return pack.seenInSequence().stream().filter(channel -> !said.contains(channel.id())
                 && SequenceModel.of(pack, channel.id()).edges(pack.space().nothing(), true).stream().findFirst()
                 .filter(due -> SequenceModel.lateAfter(due) < until).isPresent()).toList();
+    }
+
+    private void point(String field, @Nullable String net) {
+        if (net != null) {
+            Refused.beside(field, () -> model.point(net));
+        }
     }
 
     private void channel(String id) {

@@ -11,11 +11,13 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.When;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A case from the field: what was seen, in this order, and what a good technician concludes from it. Common practice, no published
@@ -34,6 +36,7 @@ final class FieldCase {
     private final List<Entry> seen = new ArrayList<>();
     private Set<String> never = Set.of();
     private String other = "";
+    private boolean seldom;
 
     /**
      * A case.
@@ -52,7 +55,7 @@ final class FieldCase {
         return lamp(null, pattern);
     }
 
-    FieldCase lamp(@org.jspecify.annotations.Nullable String board, String pattern) {
+    FieldCase lamp(@Nullable String board, String pattern) {
         seen.add(new Entry.Pattern(board, pattern));
         return this;
     }
@@ -69,6 +72,30 @@ final class FieldCase {
 
     FieldCase no(String check) {
         seen.add(new Entry.Answer(check, false));
+        return this;
+    }
+
+    /** Somebody was here so many days ago and reset it, and it ran. */
+    FieldCase resetAt(double days) {
+        seen.add(new Entry.Visited(days, null, true));
+        return this;
+    }
+
+    /** Answered at another time. */
+    FieldCase then(When when, String check, boolean yes) {
+        seen.add(new Entry.Earlier(new Entry.Answer(check, yes), when));
+        return this;
+    }
+
+    /** It came on, ran, and died: what went first, what stayed. */
+    FieldCase died(double minutes, @Nullable String first, @Nullable String stays) {
+        seen.add(new Entry.Died(minutes, first, stays));
+        return this;
+    }
+
+    /** The fault comes and goes. */
+    FieldCase seldom() {
+        seldom = true;
         return this;
     }
 
@@ -125,7 +152,7 @@ final class FieldCase {
             if (advice.proposals().isEmpty()) {
                 return LONGEST;
             }
-            for (Entry entry : shows(advice.proposals().get(0).test())) {
+            for (Entry entry : shows(now, advice.proposals().get(0).test())) {
                 now = entered(now, entry);
             }
         }
@@ -154,10 +181,12 @@ final class FieldCase {
     }
 
     /** What the unit shows in a test, entered as a person would. */
-    private List<Entry> shows(Test test) {
+    private List<Entry> shows(Case now, Test test) {
         List<Entry> run = new ArrayList<>();
         double until = 0;
-        for (Observation o : unit.pack().likeliest(test, unit.pack().space().single(truth))) {
+        HypothesisId there = unit.pack().space().single(truth);
+        boolean failing = now.diagnosis().hypotheses().contains(new HypothesisId.Failing(truth));
+        for (Observation o : unit.pack().likeliest(test, seldom && !failing ? new HypothesisId.Intermittent(truth) : there)) {
             if (o instanceof Observation.Reading r) {
                 return List.of(new Entry.TestReading(test.id(), Double.isInfinite(r.value()) ? "OL" : String.format("%.3f", r.value())));
             } else if (o instanceof Observation.Answer a) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
+import bricksignal.core.unit.When;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -49,8 +50,8 @@ class FieldCasesTest {
                         .yes("try-w-off").never("board", "transformer"),
                 new FieldCase("C12 gas valve leaks by", FURNACE, "valve-leaks-by", 2).yes("see-flame-after").reads("v.MV.after", "0")
                         .never("board"),
-                new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).lamp("4 flashes").yes("watch.reset").no("watch.cycles")
-                        .yes("press.P4").no("hold.P4").never("draft-switch", "harness-P4"),
+                new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).seldom().lamp("4 flashes").yes("ask.seldom").resetAt(2)
+                        .then(When.EARLIER_VISIT, "watch.cycles", false).yes("press.P4").no("hold.P4").never("draft-switch", "harness-P4"),
                 new FieldCase("C15 supply or ground of a slow wheel", VEHICLE, "ground-bad", 3).reads("v.BAT.standby", "12.6")
                         .reads("v.motor-hot.purge", "9.8").no("feel-air").never("board", "blower", "sail"),
                 new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-welded", 2).yes("hear-after").reads("v.TH.standby", "0").reads("v.FAN.standby", "12.4")
@@ -71,6 +72,8 @@ class FieldCasesTest {
                         .no("ask-alarm").yes("see-detector").reads("v.PMO.standby", "27").reads("v.SDO.standby", "0").never("fire-alarm", "unit-board"),
                 new FieldCase("C25 fire alarm holds them", ROOFTOP, "fire-alarm", 3).lamp("unit-board", "off").reads("v.VR.standby", "27").twins(2)
                         .yes("ask-alarm").never("detector", "unit-board"),
+                new FieldCase("C26 marginal detector", ROOFTOP, "detector-dirty", 5).seldom().died(11, null, null).died(11, "SDO", "PMO")
+                        .yes("see-tubes").never("unit-board", "transformer"),
                 new FieldCase("C27 Y conductor", ROOFTOP, "field-y-open", 2).reads("v.bas-Y.cool", "27").reads("v.Y.cool", "0")
                         .or("left-by-others").never("unit-board", "transformer"),
                 new FieldCase("C28 compressor", ROOFTOP, "comp-open", 4).reads("v.FZO.cool", "25").reads("v.K1.cool", "206")

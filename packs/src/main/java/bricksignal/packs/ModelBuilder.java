@@ -186,7 +186,7 @@ final class ModelBuilder {
     private static Fault fault(String id, Section s) {
         return new Fault(id, Message.said(s.text("label")), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
                 s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), Message.said(s.text("remedy")),
-                s.flag("shared", false), s.number("intermittent", 0));
+                s.flag("shared", false), s.number("intermittent", 0), s.number("onset", 0));
     }
 
     private static Effect effect(Section s) {

@@ -1,9 +1,11 @@
 package bricksignal.server;
 
+import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.EntryFormat;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.When;
 import bricksignal.core.words.Message;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -74,7 +76,7 @@ class ApiDocument {
         };
     }
 
-    private static Schema<?> entry(String kind, Class<?> type) {
+    private static Schema<?> entry(String kind, Class<? extends Entry> type) {
         Schema<?> entry = new Schema<>().type("object").addProperty("id", new StringSchema().format("uuid"))
                 .addProperty("madeAt", new NumberSchema().description("milliseconds since 1970"))
                 .addProperty("supersedes", new StringSchema().format("uuid"))
@@ -91,6 +93,9 @@ class ApiDocument {
             if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
                 required.add(component.getName());
             }
+        }
+        if (EntryFormat.mayBeEarlier(type)) {
+            entry.addProperty("when", field(When.class));
         }
         entry.setRequired(required);
         return entry;

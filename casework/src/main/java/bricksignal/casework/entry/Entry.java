@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.When;
 import org.jspecify.annotations.Nullable;
 
 /** Something that a person enters on a visit. A board or a point that is left out is the usual one. */
@@ -89,6 +90,34 @@ public sealed interface Entry {
 
     /** How another unit of the site does, by id: it fails alike, or it runs well. */
     record Twin(String unit, boolean alike) implements Entry {
+    }
+
+    /**
+     * Something that was so at another time than now: a lamp, a reading, an answer.
+     *
+     * @param what the entry about it, as if it were so now
+     */
+    record Earlier(Entry what, When when) implements Entry {
+    }
+
+    /**
+     * It came on, ran, and died while somebody watched.
+     *
+     * @param minutes of running, above 0
+     * @param first the point whose voltage went first, by net
+     * @param stays a point whose voltage was still there then, by net
+     */
+    record Died(double minutes, @Nullable String first, @Nullable String stays) implements Entry {
+    }
+
+    /**
+     * An earlier visit to this unit.
+     *
+     * @param days ago, at least 0
+     * @param part what was changed then, by id
+     * @param reset whether somebody reset the unit since and it ran again
+     */
+    record Visited(double days, @Nullable String part, boolean reset) implements Entry {
     }
 
     /** A part repaired or replaced, by id. */

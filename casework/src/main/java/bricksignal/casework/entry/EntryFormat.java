@@ -4,8 +4,8 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.When;
 import bricksignal.core.words.Message;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -26,21 +26,33 @@ public final class EntryFormat {
     /** The longest run that somebody watches, seconds: two hours. */
     private static final double LONGEST_RUN_SECONDS = 7200;
     private static final double LONGEST_FILM_SECONDS = 3600;
+    /** A second. */
+    private static final double SHORTEST_RUN_MINUTES = 1.0 / 60;
+    /** Older visits say nothing of today: ten years. */
+    private static final double LONGEST_AGO_DAYS = 3652;
 
     private static final Map<String, Class<? extends Entry>> KINDS = kinds();
 
     private EntryFormat() {
     }
 
-    /** The kinds of entries by name, in order; {@link Entry.Unread} has none. */
+    /** The kinds of entries by name, in order; {@link Entry.Unread} has none, and {@link Entry.Earlier} that of what it is about. */
     public static Map<String, Class<? extends Entry>> allKinds() {
         return KINDS;
+    }
+
+    /** True for a kind of entry that may be about another time: it may have the field {@code when}. */
+    public static boolean mayBeEarlier(Class<? extends Entry> kind) {
+        return Entry.OfALamp.class.isAssignableFrom(kind) || Entry.OfAReading.class.isAssignableFrom(kind) || kind == Entry.Answer.class;
     }
 
     /** The name of an entry's kind. */
     public static String kind(Entry entry) {
         if (entry instanceof Entry.Unread unread) {
             return unread.kind();
+        }
+        if (entry instanceof Entry.Earlier earlier) {
+            return kind(earlier.what());
         }
         return KINDS.entrySet().stream().filter(kind -> kind.getValue() == entry.getClass()).findFirst().orElseThrow().getKey();
     }
@@ -60,6 +72,8 @@ public final class EntryFormat {
         kinds.put("MISSED", Entry.Missed.class);
         kinds.put("WATCHED", Entry.Watched.class);
         kinds.put("TWIN", Entry.Twin.class);
+        kinds.put("DIED", Entry.Died.class);
+        kinds.put("VISITED", Entry.Visited.class);
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("NOTE", Entry.Note.class);
         kinds.put("CHANGE_IN", Entry.ChangeIn.class);
@@ -77,6 +91,12 @@ public final class EntryFormat {
     public static Entry read(Map<String, ?> content) {
         Fields f = new Fields("", content);
         String kind = f.name("kind");
+        Class<? extends Entry> type = KINDS.get(kind);
+        if (f.has("when") && type != null && mayBeEarlier(type)) {
+            Map<String, Object> plain = new LinkedHashMap<>(content);
+            plain.remove("when");
+            return new Entry.Earlier(read(plain), f.oneOf("when", When.values()));
+        }
         switch (kind) {
             case "TAPS":
                 f.only("kind", "board", "taps", "holds", "marks");
@@ -99,7 +119,7 @@ public final class EntryFormat {
                 return new Entry.TestReading(f.name("test"), f.name("reading"));
             case "FREE_READING":
                 f.only("kind", "black", "red", "mode", "moment", "reading");
-                return new Entry.FreeReading(f.nameOrNull("black"), f.name("red"), mode(f), f.name("moment"), f.name("reading"));
+                return new Entry.FreeReading(f.nameOrNull("black"), f.name("red"), f.oneOf("mode", MeterMode.values()), f.name("moment"), f.name("reading"));
             case "CORRECTION":
                 f.only("kind", "reading");
                 return new Entry.Correction(f.name("reading"));
@@ -125,6 +145,13 @@ public final class EntryFormat {
             case "TWIN":
                 f.only("kind", "unit", "alike");
                 return new Entry.Twin(f.name("unit"), f.truth("alike"));
+            case "DIED":
+                f.only("kind", "minutes", "first", "stays");
+                return new Entry.Died(f.number("minutes", SHORTEST_RUN_MINUTES, LONGEST_RUN_SECONDS / 60), f.nameOrNull("first"),
+                        f.nameOrNull("stays"));
+            case "VISITED":
+                f.only("kind", "days", "part", "reset");
+                return new Entry.Visited(f.number("days", 0, LONGEST_AGO_DAYS), f.nameOrNull("part"), f.truth("reset"));
             case "REPAIRED":
                 f.only("kind", "part");
                 return new Entry.Repaired(f.name("part"));
@@ -166,6 +193,11 @@ public final class EntryFormat {
 
     /** What an entry looks like when it is written down, in the present format. */
     public static Map<String, Object> write(Entry entry) {
+        if (entry instanceof Entry.Earlier earlier) {
+            Map<String, Object> to = write(earlier.what());
+            to.put("when", earlier.when().name());
+            return to;
+        }
         Map<String, Object> to = new LinkedHashMap<>();
         to.put("kind", kind(entry));
         if (entry instanceof Entry.OfALamp lamp) {
@@ -203,6 +235,14 @@ public final class EntryFormat {
             to.put("seconds", e.seconds());
         } else if (entry instanceof Entry.Watched e) {
             to.put("seconds", e.seconds());
+        } else if (entry instanceof Entry.Died e) {
+            to.put("minutes", e.minutes());
+            put(to, "first", e.first());
+            put(to, "stays", e.stays());
+        } else if (entry instanceof Entry.Visited e) {
+            to.put("days", e.days());
+            put(to, "part", e.part());
+            to.put("reset", e.reset());
         } else if (entry instanceof Entry.Repaired e) {
             to.put("part", e.part());
         } else if (entry instanceof Entry.Note e) {
@@ -274,13 +314,6 @@ public final class EntryFormat {
         }
         return new Trace.Rgb(((Number) parts.get(0)).doubleValue(), ((Number) parts.get(1)).doubleValue(),
                 ((Number) parts.get(2)).doubleValue());
-    }
-
-    private static MeterMode mode(Fields f) {
-        String mode = f.name("mode");
-        return Arrays.stream(MeterMode.values()).filter(m -> m.name().equals(mode)).findFirst().orElseThrow(() -> f.refused("mode",
-                "entry.unknown-mode", Message.said(mode), Message.said(String.join(", ",
-                        Arrays.stream(MeterMode.values()).map(Enum::name).toList()))));
     }
 
     private static void put(Map<String, Object> to, String field, @Nullable Object value) {

@@ -3,12 +3,14 @@ package bricksignal.casework.entry;
 import bricksignal.core.words.Digits;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The fields of an entry as any JSON library gives them: maps, lists, texts, numbers, truth values. Everything is bounded. */
@@ -76,6 +78,13 @@ final class Fields {
             throw map.get(field) == null ? refused(field, "entry.yes-or-no") : refused(field, "entry.not-yes-or-no");
         }
         return truth;
+    }
+
+    /** One of some names. */
+    <E extends Enum<E>> E oneOf(String field, E[] known) {
+        String name = name(field);
+        return Arrays.stream(known).filter(one -> one.name().equals(name)).findFirst().orElseThrow(() -> refused(field, "entry.not-one-of",
+                Message.said(shortened(name)), Message.said(Arrays.stream(known).map(Enum::name).collect(Collectors.joining(", ")))));
     }
 
     double number(String field, double least, double most) {

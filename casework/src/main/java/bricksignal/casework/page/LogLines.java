@@ -33,14 +33,26 @@ final class LogLines {
     }
 
     CasePage.LogLine line(Line line) {
-        Entry entry = line.filed().entry();
-        Observation first = line.observations().isEmpty() ? null : line.observations().get(0);
+        Entry entry = entry(line);
+        Observation first = first(line);
         LampDecoder.Decoding lamp = line.lamp();
         String board = first instanceof Observation.Lamp seen ? seen.board() : null;
         List<CasePage.Weight> weights = lamp == null || board == null ? List.of() : weights(board, lamp);
-        return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), what(entry, line, board),
+        Message what = what(entry, line, board);
+        return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), line.filed().entry()
+                instanceof Entry.Earlier earlier ? Message.of("log.earlier", Message.of("log.when." + earlier.when()), what) : what,
                 found(entry, line, weights), judgement(first), due(first), line.counts(),
                 first instanceof Observation.Reading, board, weights);
+    }
+
+    /** What an entry is about, whenever it was so. */
+    private static Entry entry(Line line) {
+        return line.filed().entry() instanceof Entry.Earlier earlier ? earlier.what() : line.filed().entry();
+    }
+
+    private static @org.jspecify.annotations.Nullable Observation first(Line line) {
+        Observation first = line.observations().isEmpty() ? null : line.observations().get(0);
+        return first instanceof Observation.Earlier earlier ? earlier.what() : first;
     }
 
     /** True for an observation whose place can be named. */
@@ -72,15 +84,15 @@ final class LogLines {
             return Message.of("log.missed", channel(missed.channel()));
         } else if (entry instanceof Entry.Unread unread) {
             return Message.of("log.unread", Message.said(unread.kind()));
-        } else if (!line.observations().isEmpty() && tellsWhat(line.observations().get(0))) {
-            return what(line.observations().get(0));
         }
-        return Message.of(plain(entry));
+        Observation first = first(line);
+        return first != null && tellsWhat(first) ? what(first) : Message.of(plain(entry));
     }
 
     private static String plain(Entry entry) {
         return entry instanceof Entry.PowerCycled ? "log.power-cycled" : entry instanceof Entry.Watched ? "log.watched"
                 : entry instanceof Entry.Repaired ? "log.repaired" : entry instanceof Entry.Twin ? "log.twin"
+                : entry instanceof Entry.Died ? "log.died" : entry instanceof Entry.Visited ? "log.visited"
                 : entry instanceof Entry.Note ? "log.note" : entry instanceof Entry.ChangeIn ? "log.change-in"
                 : entry instanceof Entry.ChangeOut ? "log.change-out" : "log.taken-back";
     }
@@ -116,10 +128,36 @@ final class LogLines {
             return Message.of(cycled.yes() ? "yes" : "no");
         } else if (entry instanceof Entry.Twin twin) {
             return Message.of(twin.alike() ? "yes" : "log.twin-runs");
+        } else if (entry instanceof Entry.Died || entry instanceof Entry.Visited) {
+            return ofThen(entry);
         } else if (entry instanceof Entry.Unread unread) {
             return Message.said(unread.text());
         }
-        return line.observations().isEmpty() ? Message.NOTHING : found(line.observations().get(0));
+        Observation first = first(line);
+        return first == null ? Message.NOTHING : found(first);
+    }
+
+    /** How it died, or what was done on an earlier visit. */
+    private Message ofThen(Entry entry) {
+        List<Message> said = new ArrayList<>();
+        if (entry instanceof Entry.Died died) {
+            said.add(Message.of("log.died-after", new Message.Number(died.minutes())));
+            if (died.first() != null) {
+                said.add(Message.of("log.died-first", Message.said(model.pointLabel(died.first()))));
+            }
+            if (died.stays() != null) {
+                said.add(Message.of("log.died-stays", Message.said(model.pointLabel(died.stays()))));
+            }
+        } else if (entry instanceof Entry.Visited visited) {
+            said.add(Message.of("log.visited-days", new Message.Number(visited.days())));
+            if (visited.part() != null) {
+                said.add(Message.of("log.visited-part", Message.said(model.part(visited.part()).label())));
+            }
+            if (visited.reset()) {
+                said.add(Message.of("log.visited-reset"));
+            }
+        }
+        return Message.items(Message.Joint.COMMA, said);
     }
 
     private Message watched(Line line, Entry.Watched watched) {

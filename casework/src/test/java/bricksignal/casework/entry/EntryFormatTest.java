@@ -7,6 +7,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.When;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,7 +39,10 @@ class EntryFormatTest {
                 new Entry.Answer("see-door", false), new Entry.Seen("flame", true, 26), new Entry.Missed("blower", 90),
                 new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.Note("two\nlines"),
                 new Entry.ChangeIn(null, "jumper"), new Entry.ChangeIn("try-jumper", null), new Entry.ChangeOut(),
-                new Entry.TakeBack());
+                new Entry.TakeBack(), new Entry.Died(11, "R", null), new Entry.Visited(2, "igniter", true),
+                new Entry.Earlier(new Entry.Pattern(null, "4 flashes"), When.LAST_NIGHT),
+                new Entry.Earlier(new Entry.Answer("see-door", true), When.EARLIER_VISIT),
+                new Entry.Earlier(new Entry.TestReading("ohms-igniter", "OL"), When.BEFORE_RESET));
     }
 
     @ParameterizedTest
@@ -63,7 +67,7 @@ class EntryFormatTest {
     @CsvSource(delimiter = '|', value = {"READING|test|", "READING|reading|", "READING|test|7", "READING|reading|true",
         "ANSWER|yes|", "ANSWER|yes|perhaps", "SEEN|seconds|-1", "SEEN|seconds|7201", "SEEN|seconds|x", "SEEN|channel|",
         "SEEN|begins|1", "TWIN|alike|", "FREE_READING|mode|FURLONGS", "FREE_READING|red|", "TAPS|taps|soon", "TAPS|marks|3",
-        "FILM|trace|", "FILM|trace|x", "NOTE|text|", "PATTERN|pattern|"})
+        "FILM|trace|", "FILM|trace|x", "DIED|minutes|0", "DIED|minutes|121", "VISITED|days|-1", "VISITED|reset|", "ANSWER|when|yesterday", "NOTE|text|", "PATTERN|pattern|"})
     void fieldThatIsMissingOrWrongIsNamed(String kind, String field, String value) {
         Entry good = everyKind().filter(e -> EntryFormat.kind(e).equals(kind)).findFirst().orElseThrow();
         Map<String, Object> spoiled = new LinkedHashMap<>(EntryFormat.write(good));

@@ -41,7 +41,7 @@ class CautionsTest {
     void everyQuestionThatTouchesHasACaution(String id) {
         CompiledPack pack = CompiledPack.of(PackLibrary.load().model(id), ErrorModel.defaults());
         List<String> without = pack.catalogue().tests().stream().filter(test -> test instanceof bricksignal.core.unit.Test.Check check
-                && check.sense() != Sense.LOOK && check.sense() != Sense.HEAR && check.sense() != Sense.SMELL && !check.sense().watches()
+                && check.sense() != Sense.LOOK && check.sense() != Sense.HEAR && check.sense() != Sense.SMELL && !check.sense().tellsOfTime()
                 && TestPage.cautions(pack.model(), test).isEmpty()).map(bricksignal.core.unit.Test::id).toList();
         assertThat(without).isEmpty();
     }

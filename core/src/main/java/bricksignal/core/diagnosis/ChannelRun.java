@@ -4,6 +4,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.board.run.Timeline;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 
 /**
  * When a channel is on in the usual run of a unit.
@@ -16,6 +17,8 @@ import java.util.List;
 record ChannelRun(List<Span> spans, boolean runsBefore, List<Double> begins, List<Double> ends) {
 
     private static final double JUST_BEFORE_SECONDS = 0.05;
+    /** Two ends that nobody tells apart. */
+    private static final double SAME_SECONDS = 3;
 
     /** A stretch of time, seconds of the run. */
     record Span(double from, double to) {
@@ -63,6 +66,12 @@ record ChannelRun(List<Span> spans, boolean runsBefore, List<Double> begins, Lis
             }
         }
         return new ChannelRun(spans, runsBefore, begins, ends);
+    }
+
+    /** When it ends although in the unit in good order it goes on, seconds after the call. */
+    DoubleStream endsEarly(ChannelRun good) {
+        return ends.stream().mapToDouble(Double::doubleValue).filter(end -> good.begins.stream().filter(begin -> begin <= end).count()
+                > good.ends.stream().filter(due -> due <= end + SAME_SECONDS).count());
     }
 
     List<Double> edges(boolean begin) {

@@ -183,11 +183,19 @@ public final class CompiledPack {
      */
     public List<Observation> likeliest(Test test, HypothesisId id) {
         Prediction prediction = predictions.of(test, id);
+        if (prediction instanceof Prediction.Sometimes sometimes) {
+            prediction = there(id) ? sometimes.present() : sometimes.absent();
+        }
         if (test instanceof Test.Reading reading) {
             return List.of(new Observation.Reading(reading, ((Prediction.Number) prediction).mean()));
         }
         return test instanceof Test.Check check ? List.of(new Observation.Answer(check, ((Prediction.Chance) prediction).yes() >= 0.5))
-                : seenOf(unit(id));
+                : seenOf(unit(there(id) ? id : space.nothing()));
+    }
+
+    /** True where it is there more often than not. */
+    private boolean there(HypothesisId id) {
+        return space.get(id).duty() >= 0.5;
     }
 
     /** What somebody sees of a unit who watches its sequence and misses nothing. */

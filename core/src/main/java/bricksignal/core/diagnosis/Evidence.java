@@ -41,7 +41,8 @@ record Evidence(List<Entry> entries, Set<String> repaired, boolean failing) {
     /** The same with one observation more. */
     Evidence and(Observation observation) {
         List<Entry> more = new ArrayList<>(entries);
-        more.add(new Entry(together(observation), repaired, failing));
+        more.add(observation instanceof Observation.Earlier ? new Entry(List.of(observation), Set.of(), false)
+                : new Entry(together(observation), repaired, failing));
         Set<String> parts = new LinkedHashSet<>(repaired);
         boolean repair = observation instanceof Observation.Repaired;
         if (observation instanceof Observation.Repaired done) {

@@ -48,6 +48,15 @@ final class Likelihoods {
         if (observation instanceof Observation.Twin twin) {
             return twin(twin, false, id);
         }
+        if (observation instanceof Observation.Earlier earlier) {
+            return earlier(earlier, id);
+        }
+        if (observation instanceof Observation.Died died) {
+            return Dying.likelihood(pack, died, pack.space().get(id));
+        }
+        if (observation instanceof Observation.Visited visited) {
+            return History.factor(visited, pack.space().get(id));
+        }
         if (observation.ofTheSequence()) {
             return SequenceModel.likelihood(pack, List.of(observation), id);
         }
@@ -62,6 +71,13 @@ final class Likelihoods {
             return Math.log(twin(twin, further, id));
         }
         return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id));
+    }
+
+    /** What comes and goes was as likely there then as it is now; what stays need not have been there yet. */
+    private double earlier(Observation.Earlier earlier, HypothesisId id) {
+        double as = of(earlier.what(), id);
+        double there = earlier.when().there();
+        return pack.space().get(id).intermittent() ? as : there * as + (1 - there) * of(earlier.what(), pack.space().nothing());
     }
 
     private double twin(Observation.Twin twin, boolean further, HypothesisId id) {

@@ -2,7 +2,9 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.When;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** One thing a technician found. */
 public sealed interface Observation {
@@ -14,6 +16,9 @@ public sealed interface Observation {
 
     /** True if this is what came of a test. */
     default boolean made(Test test) {
+        if (this instanceof Died) {
+            return test instanceof Test.Check check && (check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM);
+        }
         Test of = this instanceof Reading reading ? reading.test() : this instanceof Answer answer ? answer.test() : null;
         return of == null ? test instanceof Test.Sequence && ofTheSequence() : of.id().equals(test.id()) && of.equals(test);
     }
@@ -85,6 +90,50 @@ public sealed interface Observation {
         public Reading {
             if (Double.isNaN(value)) {
                 throw new IllegalArgumentException("reading '" + test.id() + "' is not a number");
+            }
+        }
+    }
+
+    /**
+     * Something that was so at another time than now: it tells of the unit as it was then, and nothing that is measured now
+     * contradicts it.
+     *
+     * @param what what was seen then; nothing of a watched run, no repair
+     */
+    record Earlier(Observation what, When when) implements Observation {
+        public Earlier {
+            if (!(what instanceof Lamp || what instanceof Reading || what instanceof Answer)) {
+                throw new IllegalArgumentException("only a lamp, a reading or an answer can be of another time, not " + what);
+            }
+        }
+    }
+
+    /**
+     * It came on, ran, and died while somebody watched.
+     *
+     * @param minutes of running until it died, above 0
+     * @param first the point whose voltage went first, by net; null where nobody measured
+     * @param stays a point whose voltage was still there when that went, by net; null where nobody measured
+     */
+    record Died(double minutes, @Nullable String first, @Nullable String stays) implements Observation {
+        public Died {
+            if (!(minutes > 0)) {
+                throw new IllegalArgumentException("it died after " + minutes + " minutes; it must be more than 0");
+            }
+        }
+    }
+
+    /**
+     * An earlier visit to the same unit.
+     *
+     * @param days ago, at least 0
+     * @param part what was changed then, by id; null if nothing was
+     * @param reset true if somebody reset the unit since and it ran again
+     */
+    record Visited(double days, @Nullable String part, boolean reset) implements Observation {
+        public Visited {
+            if (!(days >= 0)) {
+                throw new IllegalArgumentException("the earlier visit was " + days + " days ago; it must be 0 or more");
             }
         }
     }

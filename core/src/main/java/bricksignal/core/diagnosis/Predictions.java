@@ -53,6 +53,7 @@ public final class Predictions {
     private final Recent<HypothesisId, Map<String, Solution>> standing = new Recent<>(MOST_STANDING);
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Recent<HypothesisId, RunRecord> pairs;
+    private final Recent<HypothesisId, Loss> losses = new Recent<>(MOST_STANDING);
     private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
     private volatile @Nullable List<Hypothesis> unlisted;
 
@@ -161,6 +162,18 @@ public final class Predictions {
     /** The most amperes that a load carries in the usual run. */
     public double peakAmps(HypothesisId id, String load) {
         return record(space.get(id).run()).peaks().getOrDefault(load, 0.0);
+    }
+
+    /** What goes in which order when it sets in while the unit runs. */
+    Loss loss(HypothesisId run) {
+        return losses.get(run, () -> Loss.of(model, nominal.usualRun(), space.get(run).in(model.machine()), solved.passing()));
+    }
+
+    /** Seconds of running after which a unit with it dies in its usual run; NaN if it never comes on, or never dies. */
+    double diesAfter(HypothesisId id) {
+        Map<String, ChannelRun> good = recorder.nominal().channels();
+        return record(space.get(id).run()).channels().entrySet().stream().flatMapToDouble(channel -> channel.getValue()
+                .endsEarly(Known.in(good, channel.getKey()))).min().orElse(Double.NaN);
     }
 
     /** The failures that somebody would call about although no list names them: a run is not as it should be, and it settles. */
@@ -289,8 +302,8 @@ public final class Predictions {
     }
 
     private double yes(Hypothesis h, Test.Check check) {
-        if (check.sense().watches()) {
-            return WatchTest.yes(check.sense(), record(h.run()).fails(), h.duty());
+        if (check.sense().tellsOfTime()) {
+            return WatchTest.yes(check.sense(), record(h.run()).fails(), h.duty(), h.fault().onset());
         }
         double told = -1;
         for (Fault fault : h.faults()) {

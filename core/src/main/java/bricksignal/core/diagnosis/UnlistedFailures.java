@@ -116,7 +116,7 @@ final class UnlistedFailures {
     private void add(Message label, Effect effect) {
         boolean listed = model.faults().stream().anyMatch(fault -> fault.effects().equals(List.of(effect)));
         if (!listed) {
-            failures.add(new Fault(PART + "." + failures.size(), label, Fault.Kind.FAULT, PART, 1, List.of(effect), Message.said(""), false, 0));
+            failures.add(new Fault(PART + "." + failures.size(), label, Fault.Kind.FAULT, PART, 1, List.of(effect), Message.said(""), false, 0, 0));
         }
     }
 

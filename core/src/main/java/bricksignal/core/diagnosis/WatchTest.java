@@ -19,10 +19,17 @@ final class WatchTest {
     /** The same right after it was seen to fail: measured at that moment. */
     static final double DUTY_FAILING = 0.9;
 
-    private static final double DUTY_WARM = 0.6;
+    /** The same once all is warm. */
+    static final double DUTY_WARM = 0.6;
     private static final int CYCLES = 5;
     private static final double WARM_MINUTES = 20;
-    private static final double BY_CHANCE = 0.02;
+    private static final double ASK_MINUTES = 0.2;
+    /** What people say of a fault that comes and goes, of one that stays, and of a unit in good order. */
+    private static final double SAID_OF_SELDOM = 0.85;
+    private static final double SAID_OF_LASTING = 0.08;
+    private static final double SAID_OF_NOTHING = 0.3;
+    /** What nobody can explain is seen so often. */
+    static final double BY_CHANCE = 0.02;
 
     private WatchTest() {
     }
@@ -31,6 +38,7 @@ final class WatchTest {
         Moment usual = model.moments().stream().filter(m -> m.span() > 0).findFirst().orElse(model.moments().get(0));
         double cycle = (model.found().from() + model.found().to()) / 2 / 60 / 2;
         return List.of(
+                check("ask.seldom", Test.Sense.ASK, usual, ASK_MINUTES),
                 check("watch.reset", Test.Sense.RESET, usual, cycle + 1),
                 check("watch.warm", Test.Sense.WARM, usual, WARM_MINUTES),
                 check("watch.cycles", Test.Sense.CYCLES, usual, CYCLES * (cycle + 1)));
@@ -42,7 +50,7 @@ final class WatchTest {
 
     /** True if an answer shows that the unit is failing now. */
     static boolean seenToFail(Observation observation) {
-        return observation instanceof Observation.Answer a && a.yes() && (a.test().sense() == Test.Sense.WARM
+        return observation instanceof Observation.Died || observation instanceof Observation.Answer a && a.yes() && (a.test().sense() == Test.Sense.WARM
                 || a.test().sense() == Test.Sense.CYCLES);
     }
 
@@ -56,12 +64,17 @@ final class WatchTest {
      *
      * @param fails whether the run of the unit, with the fault in it, is not as it should be
      * @param duty share of the time in which the fault is there
+     * @param onset minutes of running after which an intermittent fault comes; 0 where it comes at any time
      */
-    static double yes(Test.Sense sense, boolean fails, double duty) {
+    static double yes(Test.Sense sense, boolean fails, double duty, double onset) {
         double once = fails ? duty : 0;
+        boolean seldom = duty < 1 && fails;
+        if (sense == Test.Sense.ASK) {
+            return seldom ? SAID_OF_SELDOM : fails ? SAID_OF_LASTING : SAID_OF_NOTHING;
+        }
         double seen = switch (sense) {
-            case RESET -> 1 - once;
-            case WARM -> duty < 1 && fails ? DUTY_WARM : once;
+            case RESET -> seldom && onset > 0 ? 1 : 1 - once;
+            case WARM -> !seldom ? once : onset > 0 && onset < WARM_MINUTES ? DUTY_FAILING : DUTY_WARM;
             default -> 1 - Math.pow(1 - once, CYCLES);
         };
         return BY_CHANCE + seen * (1 - 2 * BY_CHANCE);

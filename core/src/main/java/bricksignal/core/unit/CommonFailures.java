@@ -287,7 +287,7 @@ public final class CommonFailures {
     }
 
     private void fault(String id, Message label, String part, double weight, double intermittent, Effect effect, String remedy) {
-        faults.add(new Fault(id, label, Fault.Kind.FAULT, part, weight, List.of(effect), Message.of(remedy), false, intermittent));
+        faults.add(new Fault(id, label, Fault.Kind.FAULT, part, weight, List.of(effect), Message.of(remedy), false, intermittent, 0));
     }
 
     private void check(String id, Message label, Test.Sense sense, String moment, Map<String, Double> tells, double minutes) {

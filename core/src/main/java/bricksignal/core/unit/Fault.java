@@ -17,9 +17,10 @@ import java.util.List;
  * @param remedy what to do
  * @param shared true where one cause makes all units of a site fail alike: supply, fuel, an add-on controller
  * @param intermittent prior weight of the same fault as one that is there only some of the time, at least 0
+ * @param onset minutes of running after which an intermittent one comes, by heat or time; 0 where it comes at any time
  */
 public record Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, Message remedy,
-        boolean shared, double intermittent) {
+        boolean shared, double intermittent, double onset) {
 
     /** Sorts of cause. */
     public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
@@ -29,6 +30,9 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
         if (!(intermittent >= 0)) {
             throw new IllegalArgumentException("fault '" + id + "': intermittent is " + intermittent
                     + "; it must be at least 0");
+        }
+        if (!(onset >= 0)) {
+            throw new IllegalArgumentException("fault '" + id + "': onset is " + onset + " minutes; it must be at least 0");
         }
         if (!(weight > 0)) {
             throw new IllegalArgumentException("fault '" + id + "': weight is " + weight + "; it must be above 0");

@@ -51,7 +51,9 @@ public sealed interface Test {
         /** It is run until all is warm: does it fail. */
         WARM,
         /** Several cycles are watched: does it fail in one. */
-        CYCLES;
+        CYCLES,
+        /** Somebody who lives with it is asked: does it come and go. */
+        ASK;
 
         /** True where a part is changed to see whether the fault goes with it. */
         public boolean changesAPart() {
@@ -61,6 +63,11 @@ public sealed interface Test {
         /** True where the unit is only watched, to find what is intermittent. */
         public boolean watches() {
             return this == RESET || this == WARM || this == CYCLES;
+        }
+
+        /** True where the answer tells whether what is wrong stays or comes and goes, whatever it is. */
+        public boolean tellsOfTime() {
+            return watches() || this == ASK;
         }
     }
 

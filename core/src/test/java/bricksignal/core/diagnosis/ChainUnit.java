@@ -54,16 +54,16 @@ public final class ChainUnit {
             elements.add(new Element.Conductor("w" + i, "n" + (i - 1), "n" + i, 0.01, true, Double.POSITIVE_INFINITY));
             parts.add(new Part("wire-" + i, "wire " + i, Part.Kind.WIRING, 2, 5, true, List.of("w" + i), ""));
             faults.add(new Fault("open-" + i, Message.said("wire " + i + " open"), Fault.Kind.FAULT, "wire-" + i, 1,
-                    List.of(new Effect.OnElement("w" + i, Effect.Mode.OPEN, 0)), Message.said("mend it"), false, intermittent));
+                    List.of(new Effect.OnElement("w" + i, Effect.Mode.OPEN, 0)), Message.said("mend it"), false, intermittent, 0));
             points.add(point("n" + i));
         }
         elements.add(new Element.Load("coil", "n" + wires, "C", 40, 0));
         parts.add(new Part("coil", "coil", Part.Kind.PART, 30, 10, true, List.of("coil"), ""));
         parts.add(new Part("board", "board", Part.Kind.BOARD, 300, 30, true, List.of(), "board"));
         faults.add(new Fault("coil-open", Message.said("coil open"), Fault.Kind.FAULT, "coil", 2,
-                List.of(new Effect.OnElement("coil", Effect.Mode.OPEN, 0)), Message.said("change it"), false, 0));
+                List.of(new Effect.OnElement("coil", Effect.Mode.OPEN, 0)), Message.said("change it"), false, 0, 0));
         faults.add(new Fault("nothing", Message.said("nothing wrong now"), Fault.Kind.NOTHING_WRONG, "coil", 1, List.of(), Message.said("leave it"),
-                false, 0));
+                false, 0, 0));
         Machine machine = new Machine(new Circuit("C", 60, elements), Map.of("call", new Rule.Follows(ExprParser.parse("action.call"))),
                 List.of(new Board("board", "R", "C", 16, List.of(), List.of())), List.of(), Map.of(), Map.of(), Map.of());
         Scenario usual = new Scenario("usual", 60, List.of(new Scenario.Step(10, "call", 1)));

@@ -15,19 +15,27 @@ class WatchTestTest {
     @Test
     void oneOfFiveCyclesFails() {
         double seen = 1 - Math.pow(1 - 0.35, 5);
-        assertThat(WatchTest.yes(Sense.CYCLES, true, 0.35)).isCloseTo(0.02 + 0.96 * seen, within(1e-12));
-        assertThat(WatchTest.yes(Sense.CYCLES, false, 1)).isCloseTo(0.02, within(1e-12));
+        assertThat(WatchTest.yes(Sense.CYCLES, true, 0.35, 0)).isCloseTo(0.02 + 0.96 * seen, within(1e-12));
+        assertThat(WatchTest.yes(Sense.CYCLES, false, 1, 0)).isCloseTo(0.02, within(1e-12));
     }
 
     @Test
     void resetAsksWhetherItRuns() {
-        assertThat(WatchTest.yes(Sense.RESET, true, 1)).isCloseTo(0.02, within(1e-12));
-        assertThat(WatchTest.yes(Sense.RESET, false, 1)).isCloseTo(0.98, within(1e-12));
+        assertThat(WatchTest.yes(Sense.RESET, true, 1, 0)).isCloseTo(0.02, within(1e-12));
+        assertThat(WatchTest.yes(Sense.RESET, false, 1, 0)).isCloseTo(0.98, within(1e-12));
     }
 
     @Test
     void heatBringsOutWhatIsIntermittent() {
-        assertThat(WatchTest.yes(Sense.WARM, true, 0.35)).isGreaterThan(WatchTest.yes(Sense.RESET, false, 1) - 0.5).isBetween(0.55, 0.65);
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 0)).isGreaterThan(WatchTest.yes(Sense.RESET, false, 1, 0) - 0.5).isBetween(0.55, 0.65);
+    }
+
+    /** What comes with running is not there right after a reset, and nearly always there once all is warm. */
+    @Test
+    void whatComesWithRunningRunsAfterAReset() {
+        assertThat(WatchTest.yes(Sense.RESET, true, 0.35, 10)).isCloseTo(0.98, within(1e-12));
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 10)).isCloseTo(0.02 + 0.96 * 0.9, within(1e-12));
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 45)).isCloseTo(0.02 + 0.96 * 0.6, within(1e-12));
     }
 
     @Test

@@ -10,6 +10,7 @@ import bricksignal.core.board.Region;
 import bricksignal.core.board.Rule;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Runs a machine through a scenario by events: the next timer, threshold crossing or action. At each event contacts,
@@ -25,14 +26,21 @@ public final class Simulation {
     private static final int MOST_INTERVALS = 3000;
     private static final double CHATTER_STEP_SECONDS = 0.1;
 
-    private final Machine machine;
+    private final SolvedStates solved;
+    private Machine machine;
     private final Scenario scenario;
     private final UnitState state;
     private final boolean patient;
+    private @Nullable Onset onset;
     private boolean chattering;
+
+    /** The machine that another becomes at a time. */
+    private record Onset(double at, Machine machine) {
+    }
 
     private Simulation(Machine machine, Scenario scenario, SolvedStates solved, boolean patient) {
         this.patient = patient;
+        this.solved = solved;
         this.machine = machine;
         this.scenario = scenario;
         this.state = new UnitState(machine, solved);
@@ -58,6 +66,27 @@ public final class Simulation {
         return new Simulation(machine, scenario, solved, false).timeline();
     }
 
+    /**
+     * A run in which the machine becomes another at some time: a fault sets in.
+     *
+     * @param at seconds into the run
+     * @param after the machine from then on: the same elements, boards, states and process values
+     */
+    public static Timeline run(Machine machine, double at, Machine after, Scenario scenario, SolvedStates solved) {
+        Simulation simulation = new Simulation(machine, scenario, solved, true);
+        simulation.onset = new Onset(at, after);
+        return simulation.timeline();
+    }
+
+    private void setIn(double time) {
+        Onset due = onset;
+        if (due != null && time >= due.at()) {
+            machine = due.machine();
+            state.become(machine, solved);
+            onset = null;
+        }
+    }
+
     private Timeline timeline() {
         List<Timeline.Interval> intervals = new ArrayList<>();
         double time = 0;
@@ -66,12 +95,14 @@ public final class Simulation {
             for (; step < scenario.steps().size() && scenario.steps().get(step).at() <= time; step++) {
                 state.act(scenario.steps().get(step));
             }
+            setIn(time);
             boolean rest = settle(time);
             Snapshot snapshot = state.snapshot(time);
             double end = Math.min(scenario.seconds(), time + (rest ? horizon(snapshot, time) : CHATTER_STEP_SECONDS));
             if (step < scenario.steps().size()) {
                 end = Math.min(end, scenario.steps().get(step).at());
             }
+            end = onset == null ? end : Math.min(end, onset.at());
             intervals.add(new Timeline.Interval(time, end, snapshot));
             time = end;
         }

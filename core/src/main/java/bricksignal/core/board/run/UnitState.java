@@ -22,8 +22,8 @@ import java.util.Set;
 /** The changing half of a simulation: positions, inputs, board states and process values of one machine. */
 final class UnitState {
 
-    private final Machine machine;
-    private final SolvedStates.Wiring wiring;
+    private Machine machine;
+    private SolvedStates.Wiring wiring;
     private final BitSet closed;
     private final BitSet blown = new BitSet();
     private final Map<String, String> states = new LinkedHashMap<>();
@@ -47,6 +47,24 @@ final class UnitState {
         machine.boards().forEach(board -> board.inputs().forEach(input -> inputs.put(input.id(), false)));
         machine.process().forEach(q -> motions.put(q.id(), new Motion(q.start(), q.start(), 1, 0)));
         machine.boards().forEach(board -> restart(board, 0));
+        solution = wiring.at(closed);
+        show();
+    }
+
+    /** Goes on as another machine of the same elements, boards, states and process values. What no rule moves stands as it has it. */
+    void become(Machine other, SolvedStates solved) {
+        machine = other;
+        wiring = solved.of(other.circuit());
+        BitSet resting = Positions.of(other.circuit());
+        List<Element> elements = other.circuit().elements();
+        for (int i = 0; i < elements.size(); i++) {
+            if (!other.rules().containsKey(elements.get(i).id())) {
+                closed.set(i, resting.get(i));
+            }
+        }
+        closed.andNot(blown);
+        values.putAll(other.parameters());
+        other.held().forEach((action, value) -> values.put("action." + action, value));
         solution = wiring.at(closed);
         show();
     }

@@ -88,7 +88,7 @@ public final class Proposal {
             return test instanceof Test.Sequence ? 0 : 1;
         }
         return switch (check.sense()) {
-            case LOOK, SMELL, HEAR, CYCLES, WARM -> 0;
+            case LOOK, SMELL, HEAR, CYCLES, WARM, ASK -> 0;
             case SWAP, SUBSTITUTE -> 2;
             default -> 1;
         };

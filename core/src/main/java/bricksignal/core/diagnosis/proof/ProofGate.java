@@ -96,8 +96,10 @@ public final class ProofGate {
                     : List.of(new DirectEvidence(diagnosis, leader, fault, group).item(part)));
         }
         if (hypothesis.intermittent()) {
-            items.add(new Log(diagnosis).said(Message.of("proof.seen-intermittent"), check -> check.sense() == Test.Sense.CYCLES
-                    || check.sense() == Test.Sense.WARM || check.tells().containsKey(hypothesis.fault().id())));
+            ProofItem seen = new Log(diagnosis).said(Message.of("proof.seen-intermittent"), check -> check.sense() == Test.Sense.CYCLES
+                    || check.sense() == Test.Sense.WARM || check.tells().containsKey(hypothesis.fault().id()));
+            boolean died = diagnosis.sinceRepair().stream().anyMatch(Observation.Died.class::isInstance);
+            items.add(died ? seen.shown() : seen);
         }
         return items;
     }

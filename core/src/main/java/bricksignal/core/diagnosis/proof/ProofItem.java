@@ -28,6 +28,11 @@ public record ProofItem(Message what, boolean proven, List<String> tests, School
         return new ProofItem(what, proven, tests, School.STRICT);
     }
 
+    /** The same, shown by something that is no test. */
+    ProofItem shown() {
+        return new ProofItem(what, true, List.of(), asked);
+    }
+
     boolean askedBy(School school) {
         return asked == School.USUAL || school == School.STRICT;
     }

@@ -80,6 +80,17 @@ class SimulationTest {
         assertThat(starts(run(unit()), "state.main.run")).isEqualTo(8);
     }
 
+    /** The fault sets in at 20 s: what ran goes on until then, timers and process values are kept, and nothing starts anew. */
+    @Test
+    void faultThatSetsInFindsTheUnitAsItRuns() {
+        Machine broken = unit().withStuck(new Element.Conductor("limit", "R", "L", 0.05, false, INF));
+        Scenario scenario = new Scenario("call", 60, List.of(new Scenario.Step(5, "call", 1)));
+        Timeline run = Simulation.run(unit(), 20, broken, scenario, new SolvedStates());
+        assertThat(starts(run, "state.main.tripped")).isEqualTo(20);
+        assertThat(run.at(19.9).unit().at(19.9).value("speed")).isCloseTo(0.4 * (1 - Math.exp(-(19.9 - 8) / 2)), within(1e-6));
+        assertThat(run.at(22).unit().at(22).value("speed")).isCloseTo(0.4 * (1 - Math.exp(-6)) * Math.exp(-1), within(1e-4));
+    }
+
     @Test
     void thresholdIsCrossedAtTheAnalyticTime() {
         // speed approaches 1 from 0 with tau 2 s and passes 0.5 after 2 ln 2 seconds
