@@ -32,7 +32,7 @@ public final class Admission {
         }
         Line about = about(before, sent);
         Filed kept = sent.with(kept(sent.entry(), about));
-        new EntryReader(before.unit().pack()).read(kept.entry(), before.run());
+        new EntryReader(before.unit().pack(), before.stamps()).read(kept.entry(), before.run());
         if (kept.entry() instanceof Entry.Twin twin && !twins.contains(twin.unit())) {
             throw new Refused("unit", Message.of("entry.no-twin"));
         }

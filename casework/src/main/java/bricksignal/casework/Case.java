@@ -31,10 +31,11 @@ public final class Case {
     private final Diagnosis before;
     private final Setup standing;
     private final boolean powerCycled;
+    private final Stamps stamps;
     private volatile @Nullable Advice advice;
 
     private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Setup standing,
-            boolean powerCycled) {
+            boolean powerCycled, Stamps stamps) {
         this.unit = unit;
         this.policy = policy;
         this.lines = List.copyOf(lines);
@@ -42,12 +43,13 @@ public final class Case {
         this.before = before;
         this.standing = standing;
         this.powerCycled = powerCycled;
+        this.stamps = stamps;
     }
 
     /** A case with nothing entered yet. */
     public static Case of(CaseUnit unit, Policy policy) {
         Diagnosis nothing = Diagnosis.of(unit.pack());
-        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false);
+        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false, Stamps.NONE);
     }
 
     /** A case with these entries, oldest first. What this unit does not understand counts as nothing. */
@@ -67,7 +69,7 @@ public final class Case {
 
     /** The same under another policy. */
     public Case under(Policy other) {
-        return other.equals(policy) ? this : new Case(unit, other, lines, diagnosis, before, standing, powerCycled);
+        return other.equals(policy) ? this : new Case(unit, other, lines, diagnosis, before, standing, powerCycled, stamps);
     }
 
     public CaseUnit unit() {
@@ -103,6 +105,11 @@ public final class Case {
         return powerCycled;
     }
 
+    /** What was typed off the parts. */
+    public Stamps stamps() {
+        return stamps;
+    }
+
     /** How the unit stands after the last reading. */
     public Setup standing() {
         return standing;
@@ -132,7 +139,7 @@ public final class Case {
     /** What a temporary change is. */
     public String change(Entry.ChangeIn change) {
         String text = change.text();
-        return text != null ? text : new EntryReader(unit.pack()).change(String.valueOf(change.test()));
+        return text != null ? text : new EntryReader(unit.pack(), stamps).change(String.valueOf(change.test()));
     }
 
     /** What was entered of the run that is being watched: since the last one that was watched to its end. */
@@ -158,7 +165,8 @@ public final class Case {
     private boolean goesOn(Filed filed) {
         boolean twinAgain = filed.entry() instanceof Entry.Twin twin && lines.stream().anyMatch(line ->
                 line.filed().entry() instanceof Entry.Twin other && other.unit().equals(twin.unit()));
-        return filed.supersedes() == null && !(filed.entry() instanceof Entry.PowerCycled) && !twinAgain;
+        boolean ofAll = filed.entry() instanceof Entry.PowerCycled || filed.entry() instanceof Entry.Stamped;
+        return filed.supersedes() == null && !ofAll && !twinAgain;
     }
 
     private Case added(Filed filed) {
@@ -173,12 +181,12 @@ public final class Case {
             now = now.and(observed(observation));
             stands = observation instanceof Observation.Reading reading ? TestCost.after(reading.test()) : stands;
         }
-        return new Case(unit, policy, more, now, last, stands, powerCycled);
+        return new Case(unit, policy, more, now, last, stands, powerCycled, stamps);
     }
 
     private Line line(Filed filed, boolean counts) {
         try {
-            EntryReader.Told told = new EntryReader(unit.pack()).read(filed.entry(), run());
+            EntryReader.Told told = new EntryReader(unit.pack(), stamps).read(filed.entry(), run());
             return new Line(filed, told.observations(), told.lamp(), counts);
         } catch (Refused refused) {
             return new Line(EntryReader.unread(filed, refused), List.of(), null, counts);
@@ -194,17 +202,30 @@ public final class Case {
         Set<String> out = outdated(entries);
         boolean cycled = entries.stream().filter(e -> e.entry() instanceof Entry.PowerCycled && !out.contains(e.id()))
                 .reduce((first, last) -> last).map(e -> ((Entry.PowerCycled) e.entry()).yes()).orElse(false);
-        Case now = new Case(empty.unit, empty.policy, List.of(), empty.diagnosis, empty.before, empty.standing, cycled);
+        Case now = new Case(empty.unit, empty.policy, List.of(), empty.diagnosis, empty.before, empty.standing, cycled,
+                stamps(empty.unit, entries, out));
         for (Filed filed : entries) {
             if (out.contains(filed.id())) {
                 List<Line> more = new ArrayList<>(now.lines);
                 more.add(now.line(filed, false));
-                now = new Case(now.unit, now.policy, more, now.diagnosis, now.before, now.standing, cycled);
+                now = new Case(now.unit, now.policy, more, now.diagnosis, now.before, now.standing, cycled, now.stamps);
             } else {
                 now = now.added(filed);
             }
         }
         return now;
+    }
+
+    /** What was typed off the parts; what this unit does not understand counts as nothing. */
+    private static Stamps stamps(CaseUnit unit, List<Filed> entries, Set<String> out) {
+        EntryReader reader = new EntryReader(unit.pack(), Stamps.NONE);
+        Stamps stamps = Stamps.NONE;
+        for (Filed filed : entries) {
+            if (filed.entry() instanceof Entry.Stamped stamped && !out.contains(filed.id())) {
+                stamps = reader.and(stamps, stamped);
+            }
+        }
+        return stamps;
     }
 
     /** What was taken back or replaced, and what was said of a twin before the last time. */

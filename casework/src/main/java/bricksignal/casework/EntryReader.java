@@ -31,10 +31,12 @@ final class EntryReader {
 
     private final CompiledPack pack;
     private final UnitModel model;
+    private final Stamps stamps;
 
-    EntryReader(CompiledPack pack) {
+    EntryReader(CompiledPack pack, Stamps stamps) {
         this.pack = pack;
         this.model = pack.model();
+        this.stamps = stamps;
     }
 
     /** What an entry tells: observations, and how a lamp was read. */
@@ -64,6 +66,8 @@ final class EntryReader {
             return Told.of(reading(reading));
         } else if (entry instanceof Entry.Answer answer) {
             return Told.of(answer(answer));
+        } else if (entry instanceof Entry.Stamped stamped) {
+            stamp(stamped);
         } else if (entry instanceof Entry.Seen seen) {
             channel(seen.channel());
             return Told.of(new Observation.Event(seen.channel(), seen.begins(), seen.seconds()));
@@ -164,7 +168,28 @@ final class EntryReader {
     private Observation reading(Entry.OfAReading entry) {
         Test.Reading test = entry instanceof Entry.TestReading asked ? asked(asked.test()) : free((Entry.FreeReading) entry);
         double value = Refused.beside("reading", () -> TypedReading.parse(test.mode(), entry.reading()));
-        return new Observation.Reading(test, value);
+        return new Observation.Reading(test, stamps.inThePack(test, value));
+    }
+
+    /** What was typed off the parts with one more; as it was where this unit does not understand it. */
+    Stamps and(Stamps before, Entry.Stamped entry) {
+        try {
+            return before.and(entry.test(), stamp(entry));
+        } catch (Refused refused) {
+            return before;
+        }
+    }
+
+    /** What is typed off a part, in the unit of the reading that is judged against it. */
+    private double stamp(Entry.Stamped entry) {
+        Test.Reading test = asked(entry.test());
+        double value = Refused.beside("value", () -> TypedReading.parse(test.mode(), entry.value()));
+        if (Stamps.of(test).isEmpty()) {
+            throw new Refused("test", Message.of("entry.no-stamp", test.label()));
+        } else if (!(value > 0 && Double.isFinite(value))) {
+            throw new Refused("value", Message.of("entry.stamp-above-nothing", Message.said(entry.value())));
+        }
+        return value;
     }
 
     private Test.Reading asked(String id) {

@@ -19,6 +19,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.When;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
@@ -66,7 +67,9 @@ class CaseTest {
                 new Entry.PowerCycled(false), new Entry.Seen("inducer", true, 2), new Entry.Seen("flame", true, 26),
                 new Entry.Seen("flame", false, 31), new Entry.Watched(120), new Entry.Twin("u1", true), new Entry.Twin("u1", false),
                 new Entry.Repaired("igniter"), new Entry.Answer("watch.cycles", true), new Entry.Note("x"),
-                new Entry.ChangeIn("try-jumper", null), new Entry.Answer("gone", true));
+                new Entry.ChangeIn("try-jumper", null), new Entry.Answer("gone", true),
+                new Entry.Earlier(HOSE, When.LAST_NIGHT), new Entry.Died(6, "IND", "R"), new Entry.Visited(3, "igniter", true),
+                new Entry.Stamped("draft-gauge", "0.35"), new Entry.Stamped("draft-gauge", "0.70"), new Entry.Stamped("gone", "1"));
         Arbitrary<Entry> any = Arbitraries.of(entries);
         return any.list().ofMinSize(1).ofMaxSize(14).flatMap(list -> Arbitraries.integers().between(-3 * list.size(), list.size() - 1)
                 .map(taken -> {
@@ -127,6 +130,36 @@ class CaseTest {
         assertThat(ENGLISH.words(page.log().get(0).found())).contains("renamed-test");
         Case back = now.and(filed("b", new Entry.TakeBack(), "e1"));
         assertThat(back.lines().get(0).counts()).isFalse();
+    }
+
+    /** The same draft is low for a switch that wants 0.70 and in order for one that wants 0.26; whichever is typed first. */
+    @Test
+    void draftIsJudgedAgainstWhatStandsOnTheSwitch() {
+        Entry draft = new Entry.TestReading("draft-gauge", "0.36");
+        Case high = with(FURNACE, HOSE, new Entry.Stamped("draft-gauge", "0.70"), draft);
+        Case low = with(FURNACE, HOSE, draft, new Entry.Stamped("draft-gauge", "0.26"));
+        assertThat(belief(high, "hose-leaks")).isEqualTo(belief(with(FURNACE, HOSE, draft), "hose-leaks")).isGreaterThan(0.3);
+        assertThat(belief(low, "hose-leaks")).isLessThan(0.02);
+        CasePage.LogLine line = CasePages.of(low).log().get(1);
+        assertThat(ENGLISH.words(line.found())).as("as it was typed").isEqualTo("0.36 in w.c.");
+        assertThat(ENGLISH.words(line.due())).as("0.95 of the pack's own, at its ratio").isEqualTo("0.35 in w.c.");
+        assertThat(ENGLISH.words(line.judgement())).contains("138 % of the draft on the switch").contains("0.26 in w.c.");
+    }
+
+    @Test
+    void stampThatStandsOnNothingCountsAsNothing() {
+        Case now = with(FURNACE, new Entry.Stamped("ohms-igniter", "50"), new Entry.Stamped("draft-gauge", "-1"));
+        assertThat(now.stamps().typed()).isEmpty();
+        assertThat(CasePages.of(now).log()).allSatisfy(l -> assertThat(ENGLISH.words(l.what())).contains("Not understood"));
+    }
+
+    @Test
+    void whatWasSoThenIsShownWithItsTime() {
+        Case now = with(FURNACE, new Entry.Earlier(HOSE, When.BEFORE_RESET), new Entry.Died(11, "IND", "R"), new Entry.Visited(2, "igniter", true));
+        List<CasePage.LogLine> log = CasePages.of(now).log();
+        assertThat(ENGLISH.words(log.get(0).what())).isEqualTo("Before the reset: Lamp as found");
+        assertThat(ENGLISH.words(log.get(1).found())).startsWith("after 11 min, ").contains("went first").contains("stayed");
+        assertThat(ENGLISH.words(log.get(2).found())).isEqualTo("2 days ago, changed: hot-surface igniter, reset since, and it ran");
     }
 
     @Test

@@ -65,6 +65,12 @@ final class FieldCase {
         return this;
     }
 
+    /** What stands on the part that the next reading is judged against. */
+    FieldCase stamped(String test, String value) {
+        seen.add(new Entry.Stamped(test, value));
+        return this;
+    }
+
     FieldCase yes(String check) {
         seen.add(new Entry.Answer(check, true));
         return this;

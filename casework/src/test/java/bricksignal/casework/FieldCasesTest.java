@@ -27,8 +27,8 @@ class FieldCasesTest {
     static Stream<FieldCase> cases() {
         return Stream.of(
                 new FieldCase("C1 hose off at the inducer", FURNACE, "hose-leaks", 3).lamp("4 flashes").yes("hear-inducer")
-                        .reads("draft-gauge", "0.35").yes("see-hose").never("draft-switch", "board"),
-                new FieldCase("C2 draft switch", FURNACE, "draft-open", 4).lamp("4 flashes").yes("hear-inducer").reads("draft-gauge", "1.05")
+                        .stamped("draft-gauge", "0.70").reads("draft-gauge", "0.35").yes("see-hose").never("draft-switch", "board"),
+                new FieldCase("C2 draft switch", FURNACE, "draft-open", 4).lamp("4 flashes").yes("hear-inducer").stamped("draft-gauge", "0.70").reads("draft-gauge", "1.05")
                         .reads("v.ps-com.purge", "26").reads("v.ps-no.purge", "0").never("draft-hose", "vent", "board"),
                 new FieldCase("C3 inducer", FURNACE, "inducer-open", 3).lamp("4 flashes").no("hear-inducer").reads("v.ind-hot.purge", "120")
                         .never("draft-switch", "board"),

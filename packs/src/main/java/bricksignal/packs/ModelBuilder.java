@@ -23,6 +23,7 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Stamp;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -30,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** Translates the sections of a pack into the declared model. */
 final class ModelBuilder {
@@ -164,9 +166,13 @@ final class ModelBuilder {
 
     private static Test.Reading reading(String id, Section s) {
         Place place = s.has("through") ? new Place.Through(s.text("through"))
-                : s.has("gauge") ? new Place.Gauge(s.text("gauge")) : new Place.Across(s.text("black"), s.text("red"));
+                : s.has("gauge") ? new Place.Gauge(s.text("gauge"), stamp(s)) : new Place.Across(s.text("black"), s.text("red"));
         return new Test.Reading(id, Message.said(s.text("label")), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
                 new Setup(s.flag("powerOff", false), s.texts("unplug")), s.number("minutes", 0), s.number("tolerance", 0));
+    }
+
+    private static @Nullable Stamp stamp(Section s) {
+        return s.has("stamp") ? new Stamp(s.at("stamp").number("value", 0), s.at("stamp").text("says")) : null;
     }
 
     private static Test.Check check(String id, Section s) {

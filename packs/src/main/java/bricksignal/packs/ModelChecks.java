@@ -53,6 +53,7 @@ final class ModelChecks {
         new ExpressionChecks(root, model).run();
         faults();
         marks();
+        StampChecks.run(root, model);
         roles();
         if (!root.hasProblems()) {
             moments();

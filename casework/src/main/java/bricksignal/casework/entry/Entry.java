@@ -68,6 +68,10 @@ public sealed interface Entry {
         }
     }
 
+    /** What stands on the part that a gauge reading is judged against, as typed; the last one for a test counts. */
+    record Stamped(String test, String value) implements Entry {
+    }
+
     /** Another number for the reading that it supersedes. Kept as that reading with the number. */
     record Correction(String reading) implements Entry {
     }

@@ -66,6 +66,7 @@ public final class EntryFormat {
         kinds.put("POWER_CYCLED", Entry.PowerCycled.class);
         kinds.put("READING", Entry.TestReading.class);
         kinds.put("FREE_READING", Entry.FreeReading.class);
+        kinds.put("STAMPED", Entry.Stamped.class);
         kinds.put("CORRECTION", Entry.Correction.class);
         kinds.put("ANSWER", Entry.Answer.class);
         kinds.put("SEEN", Entry.Seen.class);
@@ -120,6 +121,9 @@ public final class EntryFormat {
             case "FREE_READING":
                 f.only("kind", "black", "red", "mode", "moment", "reading");
                 return new Entry.FreeReading(f.nameOrNull("black"), f.name("red"), f.oneOf("mode", MeterMode.values()), f.name("moment"), f.name("reading"));
+            case "STAMPED":
+                f.only("kind", "test", "value");
+                return new Entry.Stamped(f.name("test"), f.name("value"));
             case "CORRECTION":
                 f.only("kind", "reading");
                 return new Entry.Correction(f.name("reading"));
@@ -209,6 +213,9 @@ public final class EntryFormat {
         } else if (entry instanceof Entry.FreeReading e) {
             put(to, "black", e.black());
             to.putAll(Map.of("red", e.red(), "mode", e.mode().name(), "moment", e.moment(), "reading", e.reading()));
+        } else if (entry instanceof Entry.Stamped e) {
+            to.put("test", e.test());
+            to.put("value", e.value());
         } else if (entry instanceof Entry.Correction e) {
             to.put("reading", e.reading());
         } else if (entry instanceof Entry.Answer e) {

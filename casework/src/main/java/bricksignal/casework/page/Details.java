@@ -70,7 +70,7 @@ public final class Details {
         UnitModel model = now.unit().model();
         Proposal first = advice.proposals().get(0);
         return Plan.of(diagnosis, now.planner(), first).ways().stream().map(way -> new Way(
-                TestPage.expected(first.test(), way.outcome().looksLike()), way.outcome().probability(),
+                TestPage.expected(now, first.test(), way.outcome().looksLike()), way.outcome().probability(),
                 TestPage.labels(diagnosis, way.outcome().suspects(), MOST_SUSPECTS), way.next().map(next ->
                 TestPage.line(model, next.test(), next.minutes())).orElse(null))).toList();
     }

@@ -2,10 +2,13 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
 import bricksignal.casework.Line;
+import bricksignal.casework.Stamps;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.EntryFormat;
+import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.TypedReading;
 import bricksignal.core.lamp.LampDecoder;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
@@ -82,6 +85,8 @@ final class LogLines {
             return Message.of(seen.begins() ? "log.began" : "log.ended", channel(seen.channel()));
         } else if (entry instanceof Entry.Missed missed) {
             return Message.of("log.missed", channel(missed.channel()));
+        } else if (entry instanceof Entry.Stamped stamped) {
+            return Message.of("log.stamped", Message.said(Stamps.of(stampedOn(stamped)).orElseThrow().says()));
         } else if (entry instanceof Entry.Unread unread) {
             return Message.of("log.unread", Message.said(unread.kind()));
         }
@@ -128,13 +133,20 @@ final class LogLines {
             return Message.of(cycled.yes() ? "yes" : "no");
         } else if (entry instanceof Entry.Twin twin) {
             return Message.of(twin.alike() ? "yes" : "log.twin-runs");
+        } else if (entry instanceof Entry.Stamped stamped) {
+            Test.Reading on = stampedOn(stamped);
+            return new Message.Amount(on.mode(), TypedReading.parse(on.mode(), stamped.value()));
         } else if (entry instanceof Entry.Died || entry instanceof Entry.Visited) {
             return ofThen(entry);
         } else if (entry instanceof Entry.Unread unread) {
             return Message.said(unread.text());
         }
         Observation first = first(line);
-        return first == null ? Message.NOTHING : found(first);
+        return first == null ? Message.NOTHING : found(now, first);
+    }
+
+    private Test.Reading stampedOn(Entry.Stamped stamped) {
+        return (Test.Reading) now.unit().pack().catalogue().test(stamped.test());
     }
 
     /** How it died, or what was done on an earlier visit. */
@@ -167,16 +179,16 @@ final class LogLines {
                 : Message.of("log.missed-all", Message.items(Message.Joint.COMMA, missed));
     }
 
-    private static Message found(Observation observation) {
+    private static Message found(Case now, Observation observation) {
         if (observation instanceof Observation.Reading reading) {
-            return new Message.Amount(reading.test().mode(), reading.value());
+            return TestPage.amount(now, reading.test(), reading.value());
         }
         return observation instanceof Observation.Answer answer ? Message.of(answer.yes() ? "yes" : "no") : Message.NOTHING;
     }
 
     private Message judgement(@org.jspecify.annotations.Nullable Observation observation) {
         if (observation instanceof Observation.Reading reading) {
-            return Judgement.of(now.unit().pack(), reading).message();
+            return judgement(reading);
         } else if (observation instanceof Observation.Answer) {
             return Message.of("due", due(observation));
         } else if (observation instanceof Observation.Lamp lamp) {
@@ -186,11 +198,24 @@ final class LogLines {
         return Message.NOTHING;
     }
 
+    private Message judgement(Observation.Reading reading) {
+        Judgement judged = Judgement.of(now.unit().pack(), reading);
+        Test.Reading test = reading.test();
+        Message said = Message.of("judgement." + judged.kind(), TestPage.amount(now, test, judged.nominal().value()));
+        return Stamps.of(test).map(stamp -> {
+            double typed = now.stamps().value(test, stamp);
+            double shown = now.stamps().atTheUnit(test, reading.value());
+            boolean degrees = test.mode() == MeterMode.FAHRENHEIT;
+            return Message.of(degrees ? "judgement.from-stamp" : "judgement.of-stamp", said, new Message.Number(Math.round(degrees
+                    ? shown - typed : 100 * shown / typed)), Message.said(stamp.says()), new Message.Amount(test.mode(), typed));
+        }).orElse(said);
+    }
+
     private Message due(@org.jspecify.annotations.Nullable Observation observation) {
         if (observation instanceof Observation.Reading reading) {
-            return Judgement.of(now.unit().pack(), reading).nominal();
+            return TestPage.amount(now, reading.test(), Judgement.of(now.unit().pack(), reading).nominal().value());
         }
-        return observation instanceof Observation.Answer answer ? TestPage.expected(answer.test(), now.unit().pack().predictions()
+        return observation instanceof Observation.Answer answer ? TestPage.expected(now, answer.test(), now.unit().pack().predictions()
                 .nominal(answer.test())) : Message.NOTHING;
     }
 

@@ -1,6 +1,7 @@
 package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
+import bricksignal.casework.Stamps;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
@@ -39,17 +40,27 @@ import org.jspecify.annotations.Nullable;
  * @param change what is put into the unit for it and must come out again, or null
  * @param why why it is proposed
  * @param outcomes what it may show, most likely first
+ * @param stamp what it is judged against, or null
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, boolean canReadOpen, String moment, double at,
         @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
-        @Nullable String change, Message why, List<Outcome> outcomes) {
+        @Nullable String change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
 
     private static final double WORTH_NAMING = 0.005;
     private static final int MOST_SUSPECTS = 4;
 
     /** What a test may show; nominal where a unit in good order shows it. */
     public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects) {
+    }
+
+    /**
+     * What a reading is judged against.
+     *
+     * @param value in the unit of the reading
+     * @param typed whether a person typed it off the part; otherwise it is the family's own
+     */
+    public record StampPage(String says, double value, boolean typed) {
     }
 
     /** The page of a test that is proposed for a purpose. */
@@ -67,7 +78,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
                 cautions(model, test), test instanceof Test.Check check && !check.change().isEmpty() ? check.change() : null,
-                Why.of(now.diagnosis(), purpose, proposal), outcomes(now.diagnosis(), proposal));
+                Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading));
     }
 
     /** The same as a line of a list. */
@@ -84,23 +95,34 @@ public record TestPage(String id, Message title, Message instruction, boolean re
     }
 
     /** A prediction as it would be read. */
-    static Message expected(Test test, Prediction prediction) {
+    static Message expected(Case now, Test test, Prediction prediction) {
         if (prediction instanceof Prediction.Chance chance) {
             return Message.of(chance.yes() >= 0.5 ? "yes" : "no");
         }
         return prediction instanceof Prediction.Choice choice ? choice.likeliest().message()
-                : new Message.Amount(((Test.Reading) test).mode(), ((Prediction.Number) prediction).mean());
+                : amount(now, (Test.Reading) test, ((Prediction.Number) prediction).mean());
+    }
+
+    /** A value of the model as the unit at hand shows it. */
+    static Message.Amount amount(Case now, Test.Reading test, double value) {
+        return new Message.Amount(test.mode(), now.stamps().atTheUnit(test, value));
+    }
+
+    private static @Nullable StampPage stamp(Case now, Test.@Nullable Reading reading) {
+        return reading == null ? null : Stamps.of(reading).map(stamp -> new StampPage(stamp.says(), now.stamps().value(reading, stamp),
+                now.stamps().typed().containsKey(reading.id()))).orElse(null);
     }
 
     private static Message modeOf(@Nullable MeterMode mode) {
         return mode == null ? Message.NOTHING : Message.of("mode." + mode);
     }
 
-    private static List<Outcome> outcomes(Diagnosis diagnosis, Proposal proposal) {
+    private static List<Outcome> outcomes(Case now, Proposal proposal) {
+        Diagnosis diagnosis = now.diagnosis();
         Prediction nominal = diagnosis.pack().predictions().nominal(proposal.test());
-        Message due = expected(proposal.test(), nominal);
+        Message due = expected(now, proposal.test(), nominal);
         return proposal.branches().stream().filter(b -> b.probability() >= WORTH_NAMING).map(branch -> {
-            Message expected = expected(proposal.test(), branch.looksLike());
+            Message expected = expected(now, proposal.test(), branch.looksLike());
             return new Outcome(expected, branch.probability(), near(nominal, branch.looksLike()) || expected.equals(due),
                     labels(diagnosis, branch.suspects(), MOST_SUSPECTS));
         }).toList();

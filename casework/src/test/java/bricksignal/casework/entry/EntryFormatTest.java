@@ -35,7 +35,7 @@ class EntryFormatTest {
                         Sighting.Observer.CAMERA), 14),
                 new Entry.Pattern(null, "4 flashes"), new Entry.PowerCycled(true), new Entry.TestReading("ohms-igniter", "OL"),
                 new Entry.FreeReading("C", "R", MeterMode.AC_VOLTS, "standby", "27"),
-                new Entry.FreeReading(null, "R", MeterMode.DC_VOLTS, "standby", "-3"), new Entry.Correction("51"),
+                new Entry.FreeReading(null, "R", MeterMode.DC_VOLTS, "standby", "-3"), new Entry.Correction("51"), new Entry.Stamped("draft-gauge", "0.70"),
                 new Entry.Answer("see-door", false), new Entry.Seen("flame", true, 26), new Entry.Missed("blower", 90),
                 new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.Note("two\nlines"),
                 new Entry.ChangeIn(null, "jumper"), new Entry.ChangeIn("try-jumper", null), new Entry.ChangeOut(),

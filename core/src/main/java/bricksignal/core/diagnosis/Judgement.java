@@ -46,11 +46,6 @@ public record Judgement(Kind kind, Message.Amount nominal) {
                 new Message.Amount(reading.test().mode(), nominal.mean()));
     }
 
-    /** In words. */
-    public Message message() {
-        return Message.of("judgement." + kind, nominal);
-    }
-
     private static Kind kind(Test.Reading test, double value, Prediction.Number nominal) {
         double mean = nominal.mean();
         boolean bothOpen = Double.isInfinite(value) && Double.isInfinite(mean);

@@ -1,5 +1,7 @@
 package bricksignal.core.unit;
 
+import org.jspecify.annotations.Nullable;
+
 /** Where an instrument goes. */
 public sealed interface Place {
 
@@ -11,7 +13,11 @@ public sealed interface Place {
     record Through(String element) implements Place {
     }
 
-    /** A gauge on a process value: draft, gas pressure, temperature. */
-    record Gauge(String quantity) implements Place {
+    /**
+     * A gauge on a process value: draft, gas pressure, temperature.
+     *
+     * @param stamp what it is judged against, or null
+     */
+    record Gauge(String quantity, @Nullable Stamp stamp) implements Place {
     }
 }
