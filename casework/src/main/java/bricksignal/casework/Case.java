@@ -10,6 +10,7 @@ import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Setup;
+import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -137,9 +138,9 @@ public final class Case {
     }
 
     /** What a temporary change is. */
-    public String change(Entry.ChangeIn change) {
+    public Message change(Entry.ChangeIn change) {
         String text = change.text();
-        return text != null ? text : new EntryReader(unit.pack(), stamps).change(String.valueOf(change.test()));
+        return text != null ? Message.said(text) : new EntryReader(unit.pack(), stamps).change(String.valueOf(change.test()));
     }
 
     /** What was entered of the run that is being watched: since the last one that was watched to its end. */

@@ -104,8 +104,8 @@ final class EntryReader {
     }
 
     /** What is put into the unit for a test. */
-    String change(String test) {
-        if (!(test(test) instanceof Test.Check check) || check.change().isEmpty()) {
+    Message change(String test) {
+        if (!(test(test) instanceof Test.Check check) || check.change().equals(Message.NOTHING)) {
             throw new Refused("test", Message.of("entry.no-change"));
         }
         return check.change();

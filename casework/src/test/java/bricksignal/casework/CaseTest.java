@@ -165,10 +165,10 @@ class CaseTest {
     @Test
     void temporaryChangeIsInUntilItIsOut() {
         Case in = with(FURNACE, new Entry.ChangeIn("try-jumper", null), new Entry.ChangeIn(null, "door switch held"));
-        assertThat(CasePages.of(in).changes()).extracting(CasePage.Change::what).containsExactly(
+        assertThat(CasePages.of(in).changes()).extracting(change -> ENGLISH.words(change.what())).containsExactly(
                 "R to W jumped at the board with the thermostat quiet", "door switch held");
         Case out = in.and(filed("o", new Entry.ChangeOut(), "e1"));
-        assertThat(CasePages.of(out).changes()).extracting(CasePage.Change::what).containsExactly("door switch held");
+        assertThat(CasePages.of(out).changes()).extracting(change -> ENGLISH.words(change.what())).containsExactly("door switch held");
     }
 
     @Test

@@ -44,17 +44,17 @@ class FieldCasesTest {
                         .reads("v.rod.standby", "96").reads("flame-current", "0").reads("ohms-ground", "40000").never("flame-rod", "board"),
                 new FieldCase("C9 board holds still", FURNACE, "frozen.board", 2).lamp("steady").no("watch.reset").lamp("steady")
                         .never("fuse", "transformer"),
-                new FieldCase("C10 welded blower relay", FURNACE, "board-blower-welded", 3).yes("hear-after").reads("v.HLI.standby", "26").reads("v.HEAT.standby", "120")
+                new FieldCase("C10 welded blower relay", FURNACE, "board-blower-welded", 3).yes("rest.blower").reads("v.HLI.standby", "26").reads("v.HEAT.standby", "120")
                         .never("thermostat"),
                 new FieldCase("C11 field wiring shorts on the call", FURNACE, "w-shorted", 3).yes("see-fuse").yes("try-fuse").no("try-fuse-call")
                         .yes("try-w-off").never("board", "transformer"),
-                new FieldCase("C12 gas valve leaks by", FURNACE, "valve-leaks-by", 2).yes("see-flame-after").reads("v.MV.after", "0")
+                new FieldCase("C12 gas valve leaks by", FURNACE, "valve-leaks-by", 2).yes("rest.flame").reads("v.MV.after", "0")
                         .never("board"),
                 new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).seldom().lamp("4 flashes").yes("ask.seldom").resetAt(2)
                         .then(When.EARLIER_VISIT, "watch.cycles", false).yes("press.P4").no("hold.P4").never("draft-switch", "harness-P4"),
                 new FieldCase("C15 supply or ground of a slow wheel", VEHICLE, "ground-bad", 3).reads("v.BAT.standby", "12.6")
                         .reads("v.motor-hot.purge", "9.8").no("feel-air").never("board", "blower", "sail"),
-                new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-welded", 2).yes("hear-after").reads("v.TH.standby", "0").reads("v.FAN.standby", "12.4")
+                new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-welded", 2).yes("rest.blower").reads("v.TH.standby", "0").reads("v.FAN.standby", "12.4")
                         .never("thermostat", "sail"),
                 new FieldCase("C17 lead or electrode", VEHICLE, "electrode-gap", 3).yes("hear-valve").yes("smell-gas").no("hear-spark")
                         .yes("try-spark").or("spark-lead").never("board"),

@@ -180,7 +180,7 @@ final class ModelBuilder {
         s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
         return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
                 s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
-                s.text("change"));
+                s.has("change") ? Message.said(s.text("change")) : Message.NOTHING);
     }
 
     private static Part part(String id, Section s) {

@@ -121,6 +121,14 @@ class PackReaderTest {
     }
 
     @Test
+    void stampThatNoSwitchGoesByIsRefused() {
+        assertThat(problems("stamp: {value: 0.70,", "stamp: {value: 0.65,")).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("/readings/draft-gauge/stamp");
+            assertThat(p.reason()).contains("no switch that goes by 'draft' moves at 0.65");
+        });
+    }
+
+    @Test
     void brokenExpressionIsRefused() {
         assertThat(problems("opens: plenum >= 200", "opens: plenum >=")).anySatisfy(
                 p -> assertThat(p.reason()).contains("cannot read the expression 'plenum >='"));

@@ -88,7 +88,7 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
     }
 
     /** A jumper, a held switch, a pulled connector that must come out again, and since when. */
-    public record Change(String id, String what, long since) {
+    public record Change(String id, Message what, long since) {
     }
 
     /** Two readings that no single suspect explains; the first is the cheaper one to repeat, with its test. */

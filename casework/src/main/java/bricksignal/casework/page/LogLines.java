@@ -120,7 +120,7 @@ final class LogLines {
         } else if (entry instanceof Entry.Note note) {
             return Message.said(note.text());
         } else if (entry instanceof Entry.ChangeIn change) {
-            return Message.said(now.change(change));
+            return now.change(change);
         } else if (entry instanceof Entry.Seen seen) {
             return Message.of("log.seconds", new Message.Number(seen.seconds()));
         } else if (entry instanceof Entry.Missed missed) {

@@ -45,7 +45,7 @@ import org.jspecify.annotations.Nullable;
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, boolean canReadOpen, String moment, double at,
         @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
-        @Nullable String change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
+        @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
 
     private static final double WORTH_NAMING = 0.005;
     private static final int MOST_SUSPECTS = 4;
@@ -77,7 +77,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 model.moment(test.moment()).label(), at, UnitPage.afterCall(now.unit().pack(), at),
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
-                cautions(model, test), test instanceof Test.Check check && !check.change().isEmpty() ? check.change() : null,
+                cautions(model, test), test instanceof Test.Check check && !check.change().equals(Message.NOTHING) ? check.change() : null,
                 Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading));
     }
 
@@ -143,7 +143,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         Set<Caution.Role> roles = new LinkedHashSet<>();
         if (off) {
             roles.add(Caution.Role.POWER_OFF);
-        } else if (!check.change().isEmpty() || check.sense() == Test.Sense.TRY || check.sense() == Test.Sense.FEEL
+        } else if (!check.change().equals(Message.NOTHING) || check.sense() == Test.Sense.TRY || check.sense() == Test.Sense.FEEL
                 || check.sense() == Test.Sense.RESEAT) {
             roles.add(Caution.Role.LINE_VOLTAGE);
             roles.add(Caution.Role.RUNNING);

@@ -118,14 +118,29 @@ public sealed interface Effect {
         }
     }
 
-    /** A board holds still as it was when power came: outputs held, inputs unheeded, its lamp as it was. */
-    record BoardFrozen(String board) implements Effect {
+    /**
+     * A board holds still: outputs held, inputs unheeded, its lamp as it was.
+     *
+     * @param region the region that holds still from a state on; empty where all hold still as they are when power comes
+     * @param state the state that it does not leave
+     */
+    record BoardFrozen(String board, String region, String state) implements Effect {
+
+        /** From the moment at which power comes. */
+        public BoardFrozen(String board) {
+            this(board, "", "");
+        }
+
         @Override
         public Machine apply(Machine machine) {
             Board b = machine.board(board);
-            List<Region> still = b.regions().stream().map(region -> new Region(region.id(), region.states().stream()
-                    .map(state -> new Region.State(state.id(), state.outputs(), state.lamp(), List.of())).toList())).toList();
+            List<Region> still = b.regions().stream().map(r -> new Region(r.id(), r.states().stream().map(s -> held(r, s)
+                    ? new Region.State(s.id(), s.outputs(), s.lamp(), List.of()) : s).toList())).toList();
             return machine.withBoard(new Board(b.id(), b.supplyPlus(), b.supplyMinus(), b.supplyVolts(), b.inputs(), still));
+        }
+
+        private boolean held(Region r, Region.State s) {
+            return region.isEmpty() || region.equals(r.id()) && state.equals(s.id());
         }
     }
 

@@ -4,6 +4,7 @@ import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -104,10 +105,18 @@ public final class CompiledPack {
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
         SequenceStory story = new SequenceStory(model, nominal.usualRun());
         HypothesisSpace space = new HypothesisSpace(model);
-        TestCatalogue catalogue = new TestCatalogue(model, seconds, story.test());
+        TestCatalogue catalogue = new TestCatalogue(model, seconds, ofTheRun(model, nominal, story));
         Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved, keeps);
         recording.accept(predictions);
         return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions, false);
+    }
+
+    /** The tests that come out of the run of the unit in good order. */
+    private static List<Test> ofTheRun(UnitModel model, VirtualUnit nominal, SequenceStory story) {
+        List<Test> tests = new ArrayList<>(story.test());
+        tests.addAll(RestTest.of(model, nominal, story.perceived()));
+        tests.addAll(FeedTest.of(model, nominal));
+        return tests;
     }
 
     /**
@@ -117,7 +126,7 @@ public final class CompiledPack {
     public CompiledPack relabelled(UnitModel other) {
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), catalogue.seconds(moment.id())));
-        return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, story.test()),
+        return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, ofTheRun(other, nominal, story)),
                 predictions, true);
     }
 

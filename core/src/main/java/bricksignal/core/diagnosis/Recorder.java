@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
@@ -17,6 +18,9 @@ import java.util.Map;
 final class Recorder {
 
     private static final double DIFFERS = 0.05;
+
+    /** Somebody who is called for no heat finds the call ended meanwhile so often (from memory). */
+    private static final double FOUND_AT_REST = 0.05;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -64,9 +68,32 @@ final class Recorder {
     }
 
     private static boolean fails(UnitModel model, Timeline run, Timeline good) {
-        double to = Math.min(model.found().to(), run.scenario().seconds());
+        double to = Math.min(watchedUntil(model), run.scenario().seconds());
         return model.channels().stream().anyMatch(channel ->
                 Math.abs(run.share(channel.when(), 0, to) - good.share(channel.when(), 0, to)) > DIFFERS);
+    }
+
+    /** A run is watched to the end of its call, and on until all should be at rest where the pack says when that is. */
+    private static double watchedUntil(UnitModel model) {
+        return model.afterCall().map(Moment::offset).filter(rest -> rest > model.found().to()).orElse(model.found().to());
+    }
+
+    /** The lamps as somebody finds them: mostly while it is called for, now and then when the call has ended. */
+    private Map<String, Map<LampPattern, Double>> found(VirtualUnit unit) {
+        double to = model.found().to();
+        double rest = watchedUntil(model);
+        Map<String, Map<LampPattern, Double>> calling = lamps(unit, model.found().from(), to);
+        if (rest <= to) {
+            return calling;
+        }
+        Map<String, Map<LampPattern, Double>> found = new LinkedHashMap<>();
+        lamps(unit, to, rest).forEach((board, shares) -> {
+            Map<LampPattern, Double> both = new LinkedHashMap<>();
+            Known.in(calling, board).forEach((pattern, share) -> both.put(pattern, (1 - FOUND_AT_REST) * share));
+            shares.forEach((pattern, share) -> both.merge(pattern, FOUND_AT_REST * share, Double::sum));
+            found.put(board, both);
+        });
+        return found;
     }
 
     /** The solved circuits of a unit, by moment. */
@@ -78,7 +105,6 @@ final class Recorder {
 
     private RunRecord taken(VirtualUnit unit, boolean fails, @org.jspecify.annotations.Nullable RunRecord like,
             Map<String, Solution> standing) {
-        double from = model.found().from();
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
         double[] shares = new double[tests.size()];
@@ -99,7 +125,7 @@ final class Recorder {
             channels.put(channel.id(), like != null && run.equals(like.channels().get(channel.id()))
                     ? like.channels().get(channel.id()) : run);
         });
-        return new RunRecord(lamps(unit, from, to), lamps(unit, 0, to), fails, channels, peaks(unit), standing, numbers, shares);
+        return new RunRecord(found(unit), lamps(unit, 0, to), fails, channels, peaks(unit), standing, numbers, shares);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {

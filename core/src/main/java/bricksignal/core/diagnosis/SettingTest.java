@@ -26,7 +26,7 @@ final class SettingTest {
         Moment usual = model.moments().get(0);
         return model.settings().stream().map(setting -> new Test.Check("set." + setting.id(), Message.of("test.setting",
                 Message.said(setting.label()), Message.said(setting.factory())), Test.Sense.LOOK, usual.id(),
-                otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", "")).toList();
+                otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", Message.NOTHING)).toList();
     }
 
     private static Expr otherwise(String parameter, double value) {

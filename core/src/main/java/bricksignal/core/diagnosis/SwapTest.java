@@ -61,6 +61,6 @@ final class SwapTest {
                 .forEach(id -> tells.put(id, TELLS));
         String last = model.moments().stream().filter(m -> m.during() != null).reduce((a, b) -> b)
                 .orElse(model.moments().get(0)).id();
-        return new Test.Check(prefix + part.id(), Message.of("test." + sense, Message.said(part.label())), sense, last, null, tells, BY_CHANCE, minutes, "", "");
+        return new Test.Check(prefix + part.id(), Message.of("test." + sense, Message.said(part.label())), sense, last, null, tells, BY_CHANCE, minutes, "", Message.NOTHING);
     }
 }

@@ -116,6 +116,9 @@ public final class TestCatalogue {
 
     private double waiting(Moment moment) {
         double at = Known.in(seconds, moment.id());
+        if (moment.role() == Moment.Role.AFTER_CALL) {
+            return Math.max(0, at - model.found().to()) / 60;
+        }
         double call = model.scenario(moment.scenario()).steps().stream().map(Scenario.Step::at).filter(step -> step > 0 && step <= at)
                 .findFirst().orElse(Double.NaN);
         return Double.isNaN(call) || at >= model.found().from() ? 0 : CALL_MINUTES + (at - call) / 60;

@@ -45,7 +45,7 @@ final class WatchTest {
     }
 
     private static Test.Check check(String id, Test.Sense sense, Moment moment, double minutes) {
-        return new Test.Check(id, Message.of("test." + id, new Message.Number(sense == Test.Sense.CYCLES ? CYCLES : WARM_MINUTES)), sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "", "");
+        return new Test.Check(id, Message.of("test." + id, new Message.Number(sense == Test.Sense.CYCLES ? CYCLES : WARM_MINUTES)), sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "", Message.NOTHING);
     }
 
     /** True if an answer shows that the unit is failing now. */

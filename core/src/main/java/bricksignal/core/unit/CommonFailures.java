@@ -3,6 +3,7 @@ package bricksignal.core.unit;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Input;
+import bricksignal.core.board.Region;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.SolvedStates;
 import bricksignal.core.circuit.Element;
@@ -11,6 +12,7 @@ import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,7 +38,9 @@ public final class CommonFailures {
     private static final double PIN_INTERMITTENT = 0.2;
     private static final double JOINT_WEIGHT = 0.2;
     private static final double JOINT_INTERMITTENT = 0.3;
-    private static final double FROZEN_WEIGHT = 0.5;
+    private static final double FROZEN_WEIGHT = 0.3;
+    /** Of all states together. */
+    private static final double STUCK_WEIGHT = 0.2;
     private static final double LEFT_WEIGHT = 0.4;
     /** A test cord is taken along when its owner goes; a jumper stays. */
     private static final double CORD_WEIGHT = 0.1;
@@ -54,16 +58,19 @@ public final class CommonFailures {
 
     /** Below this a conductor carries no load that a bad contact would take volts from, amperes. */
     private static final double LEAST_AMPS = 0.001;
+    /** Share of a run that somebody notices. */
+    private static final double DIFFERS = 0.01;
 
     private final UnitModel model;
     private final SolvedStates solved = new SolvedStates();
+    private final VirtualUnit unit;
     private final List<Solution> nominal;
     private final List<Fault> faults;
     private final Map<String, Test.Check> checks = new LinkedHashMap<>();
 
     private CommonFailures(UnitModel model) {
         this.model = model;
-        VirtualUnit unit = VirtualUnit.of(model, model.machine(), solved);
+        this.unit = VirtualUnit.of(model, model.machine(), solved);
         this.nominal = model.watchedScenarios().stream().flatMap(scenario -> unit.run(scenario.id()).intervals().stream())
                 .map(interval -> interval.unit().solution()).distinct().toList();
         this.faults = new ArrayList<>(model.faults());
@@ -184,6 +191,8 @@ public final class CommonFailures {
                 if (board.regions().stream().anyMatch(region -> region.initial().lamp() != null)) {
                     add("frozen." + board.id(), Message.of("failure.board-frozen", Message.said(part.label())), part.id(),
                             FROZEN_WEIGHT, 0, new Effect.BoardFrozen(board.id()), "failure.remedy.board");
+                    board.regions().stream().filter(region -> region.initial().lamp() != null).findFirst()
+                            .ifPresent(region -> stuck(part, board, region));
                 }
             }
         }
@@ -191,6 +200,26 @@ public final class CommonFailures {
                 .filter(part -> part.kind() == Part.Kind.BOARD && !pinsOn(part, connector).isEmpty())
                 .max(Comparator.comparingInt(part -> pinsOn(part, connector).size()))
                 .ifPresent(board -> joint(board, connector, check))));
+    }
+
+    /** The region that drives the lamp gets as far as a state of the usual run and does not leave it. */
+    private void stuck(Part part, Board board, Region region) {
+        Set<String> come = new LinkedHashSet<>();
+        model.watchedScenarios().forEach(scenario -> unit.run(scenario.id()).intervals().forEach(interval ->
+                come.add(interval.unit().states().getOrDefault(region.id(), ""))));
+        List<Region.State> left = region.states().stream().filter(state -> come.contains(state.id()) && !state.equals(region.initial()))
+                .toList();
+        left.stream().filter(state -> differs(new Effect.BoardFrozen(board.id(), region.id(), state.id()))).forEach(state -> add("frozen." + board.id() + "." + state.id(), Message.of("failure.board-stuck", Message.said(part.label()),
+                Message.said(state.id().replace('-', ' '))), part.id(), STUCK_WEIGHT / left.size(), 0,
+                new Effect.BoardFrozen(board.id(), region.id(), state.id()), "failure.remedy.board"));
+    }
+
+    /** True if in some watched run something is on for another share of the time than in the unit in good order. */
+    private boolean differs(Effect effect) {
+        VirtualUnit failed = VirtualUnit.of(model, effect.apply(model.machine()), solved);
+        return model.watchedScenarios().stream().anyMatch(scenario -> model.channels().stream().anyMatch(channel ->
+                Math.abs(failed.run(scenario.id()).share(channel.when(), 0, scenario.seconds())
+                        - unit.run(scenario.id()).share(channel.when(), 0, scenario.seconds())) > DIFFERS));
     }
 
     /** The pins of a plug that end on a board. */
@@ -291,7 +320,7 @@ public final class CommonFailures {
     }
 
     private void check(String id, Message label, Test.Sense sense, String moment, Map<String, Double> tells, double minutes) {
-        checks.put(id, new Test.Check(id, label, sense, moment, null, tells, BY_CHANCE, minutes, "", ""));
+        checks.put(id, new Test.Check(id, label, sense, moment, null, tells, BY_CHANCE, minutes, "", Message.NOTHING));
     }
 
     private void tells(String id, String fault, double yes) {

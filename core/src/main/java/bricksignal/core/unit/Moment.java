@@ -21,6 +21,8 @@ public record Moment(String id, String label, String scenario, @Nullable Expr du
     public enum Role {
         /** The unit as somebody finds it. */
         AS_FOUND,
+        /** The call has ended and the unit has come to rest. */
+        AFTER_CALL,
         /** Power off and proven off. */
         POWER_OFF,
         /** Any other. */

@@ -182,6 +182,11 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return moments.stream().filter(moment -> moment.role() == Moment.Role.AS_FOUND).findFirst();
     }
 
+    /** The moment at which the call has ended and all is at rest, where the pack has one. */
+    public Optional<Moment> afterCall() {
+        return moments.stream().filter(moment -> moment.role() == Moment.Role.AFTER_CALL).findFirst();
+    }
+
     /** The moments with the power off and proven off. */
     public List<Moment> powerOff() {
         return moments.stream().filter(moment -> moment.role() == Moment.Role.POWER_OFF).toList();

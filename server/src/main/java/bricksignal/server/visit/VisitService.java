@@ -121,12 +121,12 @@ public class VisitService {
         store.goOver(login, visitId);
     }
 
-    private static void mayClose(Cases.Open open, Visit.Outcome outcome) {
+    private void mayClose(Cases.Open open, Visit.Outcome outcome) {
         Case now = open.now();
         boolean same = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
         if (outcome == Visit.Outcome.FIXED && !same && !now.changesIn().isEmpty()) {
-            throw new Conflict("Still in the unit: " + now.changesIn().stream().map(filed -> now.change(
-                    (Entry.ChangeIn) filed.entry())).collect(Collectors.joining(", "))
+            throw new Conflict("Still in the unit: " + now.changesIn().stream().map(filed -> words.of(now.change(
+                    (Entry.ChangeIn) filed.entry()))).collect(Collectors.joining(", "))
                     + ". Take it out and say so; then the visit can be closed as fixed.");
         }
     }

@@ -3,8 +3,10 @@ package bricksignal.core.diagnosis.proof;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Expr;
+import bricksignal.core.board.ExprParser;
 import bricksignal.core.board.Input;
 import bricksignal.core.board.Machine;
+import bricksignal.core.board.Region;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Timeline;
@@ -14,6 +16,7 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.FeedTest;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
@@ -73,7 +76,8 @@ final class BoardProof {
         for (Effect effect : fault.effects()) {
             if (effect instanceof Effect.InputDeaf deaf) {
                 proof.deaf(proof.board.input(deaf.input()));
-            } else if (effect instanceof Effect.BoardFrozen) {
+            } else if (effect instanceof Effect.BoardFrozen frozen) {
+                proof.told(frozen);
                 proof.items.add(proof.log.made(Message.of("proof.reset"), check -> check.sense() == Test.Sense.RESET));
             } else if (effect instanceof Effect.OnElement on) {
                 Element element = proof.circuit.element(on.element());
@@ -174,6 +178,27 @@ final class BoardProof {
         }
     }
 
+    /** What would have led it out of the state in which it holds still: it was told, and does not heed it. */
+    private void told(Effect.BoardFrozen frozen) {
+        for (Region region : board.regions()) {
+            if (region.id().equals(frozen.region())) {
+                Set<String> senses = new LinkedHashSet<>();
+                region.state(frozen.state()).transitions().forEach(way -> senses.addAll(way.when().names()));
+                Expr left = ExprParser.parse("state." + region.id() + "." + frozen.state());
+                pack.model().watchedScenarios().stream().map(run -> pack.nominal().run(run.id())).map(run -> after(run, left))
+                        .flatMap(Optional::stream).findFirst().ifPresent(next -> board.inputs().stream()
+                        .filter(input -> input instanceof Input.Voltage && senses.contains("in." + input.id())
+                                && Boolean.TRUE.equals(next.unit().inputs().get(input.id())))
+                        .forEach(input -> items.add(sensed((Input.Voltage) input, test -> true))));
+            }
+        }
+    }
+
+    /** What comes when the unit in good order leaves a state. */
+    private static Optional<Timeline.Interval> after(Timeline run, Expr state) {
+        return run.firstStretch(state).filter(stretch -> stretch[1] < run.scenario().seconds()).map(stretch -> run.at(stretch[1]));
+    }
+
     private ProofItem sensed(Input.Voltage input, Predicate<Test> when) {
         boardNets.add(input.plus());
         return log.item(Message.of("proof.input", point(input.plus())),
@@ -211,8 +236,7 @@ final class BoardProof {
             ProofItem item = log.either(Message.of("proof.load", Message.said(pack.model().elementLabel(load.id()))),
                     test -> Log.ohms(test, load.a(), load.b()),
                     (test, value) -> value >= LIVE_SHARE / 2 * log.nominal(test) && !Double.isInfinite(value),
-                    check -> check.sense() == Test.Sense.TRY && !check.change().isEmpty() && check.when() != null
-                            && check.when().names().contains("amps." + load.id()));
+                    check -> FeedTest.feeds(check, load.id()));
             if (item.proven() || !item.tests().isEmpty()) {
                 items.add(item);
             }
