@@ -62,7 +62,7 @@ public final class CasePages {
         return new CasePage(now.lines().size(), now.unit().key(), now.lines().stream().map(log::line).toList(),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), advice.purpose(), next,
-                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(model, p.test(), p.minutes()))
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
                 .toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
@@ -99,7 +99,7 @@ public final class CasePages {
     }
 
     private TestLine line(Test test) {
-        return TestPage.line(model, test, TestCost.minutes(pack, test, Setup.AS_IT_IS));
+        return TestPage.line(now.unit().pack(), test, TestCost.minutes(pack, test, Setup.AS_IT_IS));
     }
 
     private CasePage.Contradicting contradiction(Contradiction c) {

@@ -67,12 +67,11 @@ public final class Details {
             return List.of();
         }
         Diagnosis diagnosis = now.diagnosis();
-        UnitModel model = now.unit().model();
         Proposal first = advice.proposals().get(0);
         return Plan.of(diagnosis, now.planner(), first).ways().stream().map(way -> new Way(
                 TestPage.expected(now, first.test(), way.outcome().looksLike()), way.outcome().probability(),
                 TestPage.labels(diagnosis, way.outcome().suspects(), MOST_SUSPECTS), way.next().map(next ->
-                TestPage.line(model, next.test(), next.minutes())).orElse(null))).toList();
+                TestPage.line(now.unit().pack(), next.test(), next.minutes())).orElse(null))).toList();
     }
 
     /** What is looked at, smelled and heard before the power is touched, most telling first. */
@@ -83,7 +82,16 @@ public final class Details {
                 && BEFORE_POWER.contains(c.sense()) && !now.diagnosis().answered(c)).toList();
         return now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
-                .map(proposal -> TestPage.line(model, proposal.test(), proposal.minutes())).toList();
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();
+    }
+
+    /** Every question that is answered with yes or no, the most telling first: for what somebody saw without being asked. */
+    public static List<TestLine> questions(Case now) {
+        List<Test> questions = now.unit().pack().catalogue().tests().stream().filter(test -> test instanceof Test.Check
+                && now.diagnosis().possible(test)).toList();
+        return now.planner().weigh(questions, now.diagnosis(), now.standing()).stream()
+                .sorted(Comparator.comparingDouble(proposal -> -proposal.bits()))
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();
     }
 
     /** Parts that may be at fault in the order of the cheapest repair, and those that were repaired. */

@@ -12,7 +12,6 @@ import bricksignal.core.diagnosis.TypedReading;
 import bricksignal.core.lamp.LampDecoder;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
-import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -67,9 +66,8 @@ final class LogLines {
     Message what(Observation observation) {
         if (observation instanceof Observation.Reading reading) {
             Test.Reading test = reading.test();
-            Message where = test.place() instanceof Place.Across && !declared(test) ? TestPage.instruction(model, test)
-                    : test.label();
-            return Message.of("log.moment", where, Message.said(model.moment(test.moment()).label()));
+            Message where = declared(test) ? test.label() : Instruction.what(model, test);
+            return Message.of("log.moment", where, Instruction.when(now.unit().pack(), test));
         }
         return observation instanceof Observation.Answer answer ? answer.test().label() : Message.NOTHING;
     }

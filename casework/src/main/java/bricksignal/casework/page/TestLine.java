@@ -9,5 +9,5 @@ import bricksignal.core.words.Message;
  * @param mode setting of the meter; empty for a check
  * @param moment when, as told to a person
  */
-public record TestLine(String id, Message instruction, Message mode, String moment, double minutes) {
+public record TestLine(String id, Message instruction, Message mode, Message moment, double minutes) {
 }

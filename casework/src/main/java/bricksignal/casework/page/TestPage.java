@@ -3,6 +3,7 @@ package bricksignal.casework.page;
 import bricksignal.casework.Case;
 import bricksignal.casework.Stamps;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
@@ -33,9 +34,9 @@ import org.jspecify.annotations.Nullable;
  * @param mode setting of the meter; empty for a check
  * @param unit unit of the reading; empty for a check
  * @param canReadOpen whether OL is an answer
- * @param moment when, as told to a person
+ * @param moment when, as told to a person; empty where it does not matter
+ * @param should what a unit in good order shows; empty where nothing is due
  * @param at seconds of its run
- * @param afterCall seconds after the call, or null
  * @param unplugged connectors that are pulled, as people say it
  * @param change what is put into the unit for it and must come out again, or null
  * @param why why it is proposed
@@ -43,8 +44,8 @@ import org.jspecify.annotations.Nullable;
  * @param stamp what it is judged against, or null
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
-        @Nullable String red, Message mode, Message unit, boolean canReadOpen, String moment, double at,
-        @Nullable Double afterCall, boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
+        @Nullable String red, Message mode, Message unit, boolean canReadOpen, Message moment, Message should, double at,
+        boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
         @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
 
     private static final double WORTH_NAMING = 0.005;
@@ -71,10 +72,10 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         MeterMode mode = reading == null ? null : reading.mode();
         Place.Across across = reading != null && reading.place() instanceof Place.Across a ? a : null;
         double at = now.unit().pack().catalogue().seconds(test.moment());
-        return new TestPage(test.id(), test.label(), instruction(model, test), reading != null, test instanceof Test.Sequence,
-                across == null ? null : across.black(), across == null ? null : across.red(), modeOf(mode),
+        return new TestPage(test.id(), test.label(), Instruction.what(model, test), reading != null, test instanceof Test.Sequence,
+                across == null ? null : across.black(), across == null ? null : across.red(), Instruction.mode(mode),
                 mode == null ? Message.NOTHING : Message.of("unit." + mode), mode != null && mode.canReadOpen(),
-                model.moment(test.moment()).label(), at, UnitPage.afterCall(now.unit().pack(), at),
+                Instruction.when(now.unit().pack(), test), Instruction.should(now, test), at,
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
                 cautions(model, test), test instanceof Test.Check check && !check.change().equals(Message.NOTHING) ? check.change() : null,
@@ -82,16 +83,8 @@ public record TestPage(String id, Message title, Message instruction, boolean re
     }
 
     /** The same as a line of a list. */
-    public static TestLine line(UnitModel model, Test test, double minutes) {
-        return new TestLine(test.id(), instruction(model, test), modeOf(test instanceof Test.Reading r ? r.mode() : null),
-                model.moment(test.moment()).label(), minutes);
-    }
-
-    /** What to do for a test. */
-    static Message instruction(UnitModel model, Test test) {
-        return test instanceof Test.Reading reading && reading.place() instanceof Place.Across across
-                ? Message.of("test.across", Message.said(model.point(across.black()).label()),
-                Message.said(model.point(across.red()).label())) : test.label();
+    public static TestLine line(CompiledPack pack, Test test, double minutes) {
+        return new TestLine(test.id(), Instruction.what(pack.model(), test), Instruction.mode(test), Instruction.when(pack, test), minutes);
     }
 
     /** A prediction as it would be read. */
@@ -113,10 +106,6 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 now.stamps().typed().containsKey(reading.id()))).orElse(null);
     }
 
-    private static Message modeOf(@Nullable MeterMode mode) {
-        return mode == null ? Message.NOTHING : Message.of("mode." + mode);
-    }
-
     private static List<Outcome> outcomes(Case now, Proposal proposal) {
         Diagnosis diagnosis = now.diagnosis();
         Prediction nominal = diagnosis.pack().predictions().nominal(proposal.test());
@@ -128,8 +117,9 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         }).toList();
     }
 
+    /** Suspects that matter, by name. */
     static List<Message> labels(Diagnosis diagnosis, List<HypothesisId> suspects, int most) {
-        return suspects.stream().limit(most).map(h -> diagnosis.hypothesis(h).label()).toList();
+        return suspects.stream().filter(h -> diagnosis.belief(h) >= Why.MATTERS).limit(most).map(h -> diagnosis.hypothesis(h).label()).toList();
     }
 
     private static boolean near(Prediction nominal, Prediction other) {

@@ -182,6 +182,12 @@ class VisitController {
         return service.look(principal.getName(), id, open -> Details.before(open.now()));
     }
 
+    /** Every question that is answered with yes or no, most telling first: for what somebody saw without being asked. */
+    @GetMapping("/api/visits/{id}/questions")
+    List<TestLine> questions(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.questions(open.now()));
+    }
+
     /** Parts in the order of the cheapest repair. */
     @GetMapping("/api/visits/{id}/repairs")
     List<Details.Repair> repairs(Principal principal, @PathVariable UUID id) {

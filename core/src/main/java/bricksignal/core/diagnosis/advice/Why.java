@@ -4,36 +4,40 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
 import java.util.List;
 
 /** Why a test is proposed, made from the model. */
 public final class Why {
 
-    private static final int NAMED = 3;
+    /** A suspect less probable than this is named by no reason. */
+    public static final double MATTERS = 0.01;
+
+    private static final int NAMED = 2;
+    /** A second one is named only if it is likelier than this. */
+    private static final double SECOND = 0.05;
 
     private Why() {
     }
 
-    /** The shortest reason: the outcome that is not the usual one and the suspects it singles out. */
+    /** The shortest reason: the suspects that matter of the likeliest outcome, against those of the next that names others. */
     public static Message of(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
         if (purpose == Advice.Purpose.PROVE) {
             return Message.of("why.prove");
         }
-        List<Proposal.Branch> branches = proposal.branches().stream().filter(b -> !b.suspects().isEmpty()).toList();
-        if (branches.isEmpty()) {
+        List<List<HypothesisId>> sides = proposal.branches().stream().map(branch -> branch.suspects().stream()
+                .filter(h -> diagnosis.belief(h) >= MATTERS).toList()).filter(side -> !side.isEmpty()).toList();
+        if (sides.isEmpty()) {
             return Message.of("why.confirms-known");
         }
-        return branches.size() < 2 ? Message.of("why.confirms", names(diagnosis, branches.get(0).suspects()))
-                : Message.of("why.splits", names(diagnosis, branches.get(1).suspects()));
+        List<HypothesisId> one = sides.get(0);
+        return sides.stream().skip(1).filter(side -> !side.get(0).equals(one.get(0))).findFirst()
+                .map(other -> Message.of("why.splits", names(diagnosis, other, NAMED), names(diagnosis, one, 1)))
+                .orElse(Message.of("why.confirms", names(diagnosis, one, NAMED)));
     }
 
-    private static Message names(Diagnosis diagnosis, List<HypothesisId> suspects) {
-        List<Message> names = new ArrayList<>();
-        suspects.stream().limit(NAMED).forEach(h -> names.add(Message.of("why.suspect", diagnosis.hypothesis(h).label(),
-                new Message.Share(diagnosis.belief(h)))));
-        int more = suspects.size() - names.size();
-        Message named = Message.items(Message.Joint.COMMA, names);
-        return more > 0 ? Message.of("why.more", named, new Message.Number(more)) : named;
+    private static Message names(Diagnosis diagnosis, List<HypothesisId> suspects, int most) {
+        return Message.items(Message.Joint.AND, suspects.stream().limit(most).filter(h ->
+                h.equals(suspects.get(0)) || diagnosis.belief(h) >= SECOND).map(h -> Message.of("why.suspect",
+                diagnosis.hypothesis(h).label(), new Message.Share(diagnosis.belief(h)))).toList());
     }
 }
