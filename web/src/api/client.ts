@@ -20,6 +20,8 @@ export type Tap = Schemas['Tap']
 export type Entry = Schemas['NewEntry']
 /** Each kind of entry without what the outbox adds. */
 export type NewEntry = Entry extends infer E ? (E extends unknown ? Omit<E, 'id' | 'madeAt'> : never) : never
+/** When something was so that is not so now. */
+export type When = NonNullable<Schemas['NewAnswer']['when']>
 export type Site = Schemas['SiteView']
 export type Outcome = Schemas['Close']['outcome']
 export type LampReading = Schemas['LampPage']

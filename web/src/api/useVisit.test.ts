@@ -56,6 +56,22 @@ describe('visit', () => {
     expect(asked.filter((a) => a.startsWith('GET'))).toHaveLength(1)
   })
 
+  it('sends that something was so at another time, once, and only where that makes sense', async () => {
+    const bodies: { kind: string; when?: string }[] = []
+    vi.stubGlobal('fetch', async (request: Request) => {
+      if (request.method === 'POST') bodies.push(await request.clone().json())
+      return reply(new URL(request.url, 'http://x').pathname, request.method)
+    })
+    const handle = mounted()
+    await settled()
+    handle.when.value = 'LAST_NIGHT'
+    await handle.add({ kind: 'NOTE', text: 'x' })
+    await handle.add({ kind: 'ANSWER', test: 'hear-relay', yes: false })
+    await handle.add({ kind: 'ANSWER', test: 'hear-relay', yes: true })
+    expect(bodies.map((b) => b.when)).toEqual([undefined, 'LAST_NIGHT', undefined])
+    expect(handle.when.value).toBeUndefined()
+  })
+
   it('closes only when everything entered is with the server', async () => {
     const handle = mounted()
     await settled()

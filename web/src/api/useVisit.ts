@@ -1,10 +1,22 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { answer, api, Problem, type Entry, type LogAnswer, type Outcome, type Visit } from './client'
+import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
+import {
+  answer,
+  api,
+  Problem,
+  type Entry,
+  type LogAnswer,
+  type NewEntry,
+  type Outcome,
+  type Visit,
+  type When,
+} from './client'
 import { useOutbox } from './useOutbox'
 
 const RETRY_MS = 1000
 const LONGEST_WAIT = 120
+/** The kinds of entries that may be of another time, as the server has them. */
+const OF_A_TIME = new Set(['TAPS', 'FILM', 'FILMED', 'PATTERN', 'READING', 'FREE_READING', 'ANSWER'])
 
 /** A visit, the way into its log, and what is asked for beside it. */
 export function useVisit(id: MaybeRefOrGetter<string>) {
@@ -40,6 +52,15 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
       taken(await answer<LogAnswer>(api.POST('/api/visits/{id}/log', { params: path, body: entry }))),
     async () => void (await api.GET('/api/me')),
   )
+
+  /** When what is entered next was so; nothing for now. It holds for one entry. */
+  const when = ref<When>()
+  async function add(entry: NewEntry): Promise<boolean> {
+    const earlier = when.value && OF_A_TIME.has(entry.kind)
+    const taken = await outbox.add(earlier ? ({ ...entry, when: when.value } as NewEntry) : entry)
+    if (taken && earlier) when.value = undefined
+    return taken
+  }
 
   /** Ends the visit, when everything entered is with the server. */
   async function close(outcome: Outcome, decided: string): Promise<void> {
@@ -77,6 +98,8 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
     loading: query.isPending,
     refetch: query.refetch,
     ...outbox,
+    add,
+    when,
     close,
     reopen,
     goOver,

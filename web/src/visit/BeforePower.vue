@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import LampCamera from './LampCamera.vue'
 import LampFile from './LampFile.vue'
 import LampTap from './LampTap.vue'
 import TwinList from './TwinList.vue'
+import WhenPicker from './WhenPicker.vue'
 import { useChecksBefore } from './useDetails'
 import { percent } from './format'
 
@@ -16,7 +17,13 @@ const lamps = computed(() => unit.value!.lamps)
 const chosen = ref('')
 const current = computed(() => lamps.value.find((l) => l.board === chosen.value) ?? lamps.value[0]!)
 const readOf = (board: string) => page.value!.log.filter((l) => l.counts && l.board === board).at(-1)
-const lamp = computed(() => readOf(current.value.board))
+/** The lamp was seen at another time too: both readings count. */
+const again = ref(false)
+const lamp = computed(() => (again.value ? undefined : readOf(current.value.board)))
+watch(
+  () => page.value!.log.length,
+  () => (again.value = false),
+)
 const done = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER'))
 type Way = 'tap' | 'camera' | 'file'
 const ways: { id: Way; label: string }[] = [
@@ -53,6 +60,7 @@ const { data: checks } = useChecksBefore()
       </button>
       <strong v-if="page!.powerCycled">Then no code does not mean no fault.</strong>
     </div>
+    <WhenPicker v-if="!closed" class="mb-3" />
     <div class="two">
       <div>
         <div v-if="lamps.length > 1" class="lamps" role="group" aria-label="Which lamp">
@@ -79,6 +87,9 @@ const { data: checks } = useChecksBefore()
           </ul>
           <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">
             Wrong, read it again
+          </button>
+          <button v-if="!closed" type="button" class="key quiet" data-test="lamp-then" @click="again = true">
+            it showed something else at another time
           </button>
         </section>
         <template v-else-if="!closed">

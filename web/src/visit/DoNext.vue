@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Page, TestLine, TestView } from '../api/client'
-import { clock, minutes, percent } from './format'
+import { minutes, percent } from './format'
 import PlanTree from './PlanTree.vue'
 import { usePlan } from './useDetails'
 
@@ -12,7 +12,18 @@ const props = defineProps<{
   chosen: boolean
   others: TestLine[]
 }>()
-const emit = defineEmits<{ choose: [id: string]; proposed: []; change: [] }>()
+const emit = defineEmits<{ choose: [id: string]; proposed: []; change: []; saw: [] }>()
+/** When, with which setting of the meter, and what it should read. */
+const how = computed(() =>
+  [
+    props.test.unplugged.length ? `pull ${props.test.unplugged.join(', ')}` : '',
+    props.test.mode,
+    props.test.moment,
+    props.test.should,
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
 const why = ref(false)
 const { data: plan } = usePlan(why)
 const other = ref(false)
@@ -38,6 +49,7 @@ onKeyStroke(['w', 'W'], (event) => {
         <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">
           why {{ why ? '▾' : '▸' }}
         </button>
+        <button type="button" class="key quiet" data-test="to-saw" @click="emit('saw')">I saw …</button>
         <button
           v-if="others.length"
           type="button"
@@ -54,21 +66,13 @@ onKeyStroke(['w', 'W'], (event) => {
     <p v-if="test.sequence" class="how">
       start the clock with the call, tap what comes, and say when nothing more comes
     </p>
-    <p v-else class="how">
-      <template v-if="test.mode"
-        ><strong>{{ test.mode }}</strong> · </template
-      >{{ test.moment
-      }}<template v-if="test.afterCall != null">
-        <span class="num"> · {{ clock(test.afterCall) }} after the call</span></template
-      >
-      <template v-if="test.unplugged.length"> · pull {{ test.unplugged.join(', ') }}</template>
-    </p>
+    <p v-else class="how" data-test="how">{{ how }}</p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ test.change }}: it is in, start its clock
     </button>
     <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
-    <p v-if="why" class="brief">It {{ test.why }}; {{ minutes(test.minutes) }}.</p>
+    <p class="brief" :class="{ asked: why }" data-test="because">{{ test.why }}</p>
     <div v-if="why" data-test="why-list">
       <PlanTree v-if="plan?.length && !chosen" :plan="plan" />
       <ul v-else class="why">
@@ -219,7 +223,16 @@ onKeyStroke(['w', 'W'], (event) => {
     border-left-width: 8px;
   }
   .line {
-    gap: 0.5rem;
+    flex-wrap: wrap;
+    gap: 0.25rem 0.5rem;
+  }
+  .tools {
+    order: 1;
+    width: 100%;
+    margin-block: -0.4rem;
+  }
+  .brief:not(.asked) {
+    display: none;
   }
   .outcomes .who,
   .outcomes li:nth-child(n + 5),

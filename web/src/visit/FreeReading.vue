@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Unit } from '../api/client'
 import { useHandle } from './handle'
+import WhenPicker from './WhenPicker.vue'
 
 const props = defineProps<{ unit: Unit; picked: string | null }>()
 const emit = defineEmits<{ taken: [] }>()
@@ -47,6 +48,7 @@ async function take() {
 
 <template>
   <form class="free" aria-label="Any other reading" @submit.prevent="take">
+    <WhenPicker class="wide" />
     <label for="free-red">Red on</label>
     <select id="free-red" v-model="red" class="form-select field" required>
       <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
@@ -86,7 +88,8 @@ async function take() {
   align-items: center;
 }
 .problem,
-.key {
+.wide,
+.free > .key {
   grid-column: 1 / -1;
 }
 </style>

@@ -11,6 +11,7 @@ import LadderDrawing from './LadderDrawing.vue'
 import LogList from './LogList.vue'
 import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
+import SawPanel from './SawPanel.vue'
 import SequenceTaps from './SequenceTaps.vue'
 import SuspectBars from './SuspectBars.vue'
 import TemporaryChange from './TemporaryChange.vue'
@@ -39,6 +40,7 @@ const odd = computed(
 )
 const free = ref(false)
 const changing = ref(false)
+const sawing = ref(false)
 const picked = ref<string | null>(null)
 const pad = ref<InstanceType<typeof ReadingPad>>()
 const paneSequence = ref<HTMLElement>()
@@ -98,16 +100,19 @@ function pick(net: string) {
       @choose="(id) => (chosenId = id)"
       @proposed="chosenId = ''"
       @change="add({ kind: 'CHANGE_IN', test: test.id })"
+      @saw="sawing = !sawing"
     />
     <section v-else class="area-next done" data-test="done">
       <h1 class="h5 m-0">
         {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
       </h1>
       <p class="what">{{ page.verdict.label }}, {{ percent(page.verdict.probability) }}</p>
+      <button v-if="!closed" type="button" class="key quiet" @click="sawing = !sawing">I saw …</button>
       <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
         >To the verdict</RouterLink
       >
     </section>
+    <SawPanel v-if="sawing && !closed" class="area-saw" @done="sawing = false" />
     <div v-if="odd" class="area-odd" role="status" data-test="odd">
       <p v-if="page.verdict.status === 'UNEXPLAINED'" class="problem">
         No fault on the list explains what was found ({{ percent(page.unexplained) }}). No part is named.
@@ -205,12 +210,15 @@ function pick(net: string) {
 .work {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 24rem;
-  grid-template-rows: auto auto auto 1fr auto;
-  grid-template-areas: 'next next' 'odd odd' 'left pad' 'left side' 'defer defer';
+  grid-template-rows: auto auto auto auto 1fr auto;
+  grid-template-areas: 'next next' 'saw saw' 'odd odd' 'left pad' 'left side' 'defer defer';
   align-items: start;
 }
 .area-next {
   grid-area: next;
+}
+.area-saw {
+  grid-area: saw;
 }
 .area-odd {
   grid-area: odd;

@@ -19,6 +19,11 @@ export const useChains = () =>
 export const useChecksBefore = () =>
   useDetail('before', (id) => answer<TestLine[]>(api.GET('/api/visits/{id}/before', { params: { path: { id } } })))
 
+export const useQuestions = () =>
+  useDetail('questions', (id) =>
+    answer<TestLine[]>(api.GET('/api/visits/{id}/questions', { params: { path: { id } } })),
+  )
+
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))
 

@@ -119,7 +119,7 @@ class BoardsTest {
         assertThat(ines.get("/api/visits/" + visit).json().get("page").get("log").get(0).get("judgement").asString())
                 .as("kept as it was closed").isEqualTo("ignition lockout");
         String next = visitTo(unit);
-        assertThat(ines.add(next, entry("PATTERN", "pattern", "9 flashes")).json().get("page").get("log").get(0)
+        assertThat(ines.add(next, entry("PATTERN", "pattern", "9 flashes")).json().get("page").get("log").get(1)
                 .get("judgement").asString()).as("the newest").isEqualTo("limit or rollout open");
     }
 

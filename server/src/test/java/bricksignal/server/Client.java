@@ -90,8 +90,19 @@ public final class Client {
     }
 
     /** A fresh job of this person on a furnace. */
+    /** A fresh job of this person on a furnace that nobody was at before. */
     public String job(String complaint) {
-        return job("f1-furnace", complaint);
+        return jobAt(newUnit("f1-furnace"), complaint);
+    }
+
+    /** A unit that nobody was at before, by id. */
+    public String newUnit(String pack) {
+        return post("/api/units", Map.of("siteName", "Shed", "address", "Slip 2", "label", "Unit", "location", "closet", "pack", pack)).json()
+                .get("id").asString();
+    }
+
+    public String jobAt(String unit, String complaint) {
+        return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("id").asString();
     }
 
     /** A fresh job of this person on a unit that follows this pack. */
@@ -101,7 +112,7 @@ public final class Client {
             JsonNode first = site.get("units").get(0);
             unit = first.get("pack").asString().equals(pack) ? first.get("id").asString() : unit;
         }
-        return post("/api/jobs", Map.of("unitId", unit, "complaint", complaint)).json().get("id").asString();
+        return jobAt(unit, complaint);
     }
 
     public JsonNode jobs() {

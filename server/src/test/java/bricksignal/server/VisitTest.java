@@ -75,6 +75,39 @@ class VisitTest {
         assertThat(after.get("page").get("log")).as("nothing is removed").hasSize(2);
     }
 
+    /** A visit begins with what the last one to the unit says: the part changed then, and how long ago; a refused entry begins nothing. */
+    @Test
+    void callBackBeginsWithTheLastVisit() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        ines.add(first, entry("REPAIRED", "part", "igniter"));
+        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "FIXED", "decided", "igniter changed"));
+        String second = ines.jobAt(unit, "no heat again");
+        assertThat(ines.add(second, entry("READING", "test", "ohms-igniter", "reading", "x")).status()).isEqualTo(422);
+        assertThat(ines.get("/api/visits/" + second).json().get("page").get("log")).isEmpty();
+        JsonNode now = ines.add(second, entry("NOTE", "text", "here again")).json();
+        JsonNode log = now.get("page").get("log");
+        assertThat(log).hasSize(2);
+        assertThat(log.get(0).get("kind").asString()).isEqualTo("VISITED");
+        assertThat(log.get(0).get("found").asString()).isEqualTo("0 days ago, changed: hot-surface igniter");
+        JsonNode back = ines.add(second, entry("TAKE_BACK", "supersedes", log.get(0).get("id").asString())).json();
+        assertThat(belief(back, "igniter-aged")).isLessThan(0.75 * belief(now, "igniter-aged"));
+    }
+
+    @Test
+    void whatWasSoThenIsTakenWithItsTime() {
+        String visit = ines.job("no heat");
+        JsonNode log = ines.add(visit, entry("PATTERN", "pattern", "4 flashes", "when", "BEFORE_RESET")).json().get("page").get("log");
+        assertThat(log.get(0).get("what").asString()).isEqualTo("Before the reset: Lamp as found");
+        assertThat(ines.add(visit, entry("NOTE", "text", "x", "when", "LAST_NIGHT")).status()).as("a note has no other time").isEqualTo(422);
+    }
+
+    @Test
+    void everyQuestionCanBeAskedFor() {
+        JsonNode questions = ines.get("/api/visits/" + ines.job("no heat") + "/questions").json();
+        assertThat(questions).hasSizeGreaterThan(50).allSatisfy(q -> assertThat(q.get("mode").asString()).isEmpty());
+    }
+
     @Test
     void takingBackCanBeTakenBack() {
         String visit = ines.job("no heat");

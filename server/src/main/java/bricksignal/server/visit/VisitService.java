@@ -90,6 +90,9 @@ public class VisitService {
             }
             Set<String> twins = twins(open, sent);
             Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins));
+            if (open.place() == 0 && visited(open)) {
+                continue;
+            }
             VisitStore.Appended appended = store.append(open.visit(), open.place(), kept, json.recording(sent.entry()));
             if (appended.added() == VisitStore.Added.NOW) {
                 return cases.added(open, kept, appended.place());
@@ -129,6 +132,15 @@ public class VisitService {
                     (Entry.ChangeIn) filed.entry()))).collect(Collectors.joining(", "))
                     + ". Take it out and say so; then the visit can be closed as fixed.");
         }
+    }
+
+    /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago. */
+    private boolean visited(Cases.Open open) {
+        if (open.visit().visit().closed()) {
+            return false;
+        }
+        return store.lastVisit(open.visit().visit()).map(last -> store.append(open.visit(), 0, last, null).added()
+                != VisitStore.Added.BEFORE).orElse(false);
     }
 
     private Set<String> twins(Cases.Open open, Filed sent) {

@@ -1,5 +1,6 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.account.Account;
@@ -17,11 +18,14 @@ import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +35,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Visits in the database, in short transactions: nothing is computed here. */
 @Repository
 class VisitStore {
+
+    private static final double MINUTES_OF_A_DAY = 1440;
+    /** An older visit tells nothing of today: by then its factors have faded (core, History). */
+    private static final double MOST_DAYS = 90;
 
     private final Visits visits;
     private final VisitEvents events;
@@ -88,6 +96,24 @@ class VisitStore {
     @Transactional(readOnly = true)
     List<Visit> earlier(Visit visit) {
         return visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(visit.id())).toList();
+    }
+
+    /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
+    @Transactional(readOnly = true)
+    Optional<Filed> lastVisit(Visit visit) {
+        return earlier(visit).stream().findFirst().flatMap(last -> Optional.ofNullable(last.closedAt()).map(closed -> {
+            double days = Math.floor(Duration.between(closed, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
+            return new Filed(UUID.nameUUIDFromBytes((visit.id() + " after " + last.id()).getBytes(StandardCharsets.UTF_8)).toString(),
+                    clock.millis(), null, new Entry.Visited(Math.max(0, days), changedOn(last), false));
+        })).filter(filed -> ((Entry.Visited) filed.entry()).days() <= MOST_DAYS);
+    }
+
+    /** The part that was repaired last on a visit and not taken back, by id; null where none was. */
+    private @Nullable String changedOn(Visit visit) {
+        List<Filed> entries = log.of(visit.id(), 0).stream().map(json::read).toList();
+        return entries.stream().filter(filed -> filed.entry() instanceof Entry.Repaired && entries.stream()
+                .noneMatch(other -> filed.id().equals(other.supersedes()))).map(filed -> ((Entry.Repaired) filed.entry()).part())
+                .reduce((first, second) -> second).orElse(null);
     }
 
     /** When it was closed and opened again. */
