@@ -26,6 +26,7 @@ public final class Predictions {
 
     private static final double RESEATED = 0.7;
     private static final double ANYTHING = 0.5;
+    private static final double AS_FAR_AS_IT_IS_RUN = 0.5;
     private static final int MOST_FREE = 200;
     /** So many people work on units of one family at once that their pairs, 64 each, stay known. Ours. */
     private static final int MOST_PAIRS = 1000;
@@ -103,7 +104,7 @@ public final class Predictions {
     /** Takes in what {@link #written} wrote; nothing is run. */
     void recall(String text) {
         Map<String, Fault> failures = new LinkedHashMap<>();
-        UnlistedFailures.of(model, nominal.usualRun()).forEach(failure -> failures.put(failure.id(), failure));
+        UnlistedFailures.of(model, nominal).forEach(failure -> failures.put(failure.id(), failure));
         List<RecordText.Taken> all = RecordText.read(text, recorder.nominal());
         unlisted = space.admit(all.stream().filter(RecordText.Taken::unlisted).map(taken -> Known.in(failures, taken.id())).toList());
         all.forEach(taken -> records.put(taken.unlisted() ? new HypothesisId.Unlisted(taken.id()) : space.single(taken.id()),
@@ -251,7 +252,7 @@ public final class Predictions {
     private List<Hypothesis> found() {
         List<Fault> failures = new ArrayList<>();
         List<RunRecord> kept = new ArrayList<>();
-        for (Fault failure : UnlistedFailures.of(model, nominal.usualRun())) {
+        for (Fault failure : UnlistedFailures.of(model, nominal)) {
             VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
             boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
             if (settles && Recorder.fails(model, unit, nominal)) {
@@ -328,11 +329,11 @@ public final class Predictions {
                 && (on.mode() == Effect.Mode.SCALED || on.mode() == Effect.Mode.SHORTED);
     }
 
-    /** Nobody knows how far an unlisted failure has gone: half the way it takes the reading is its spread. */
-    private static Prediction.Number ofUnknownSize(Prediction.Number present, Prediction.Number nominal) {
+    /** Nobody knows how far an unlisted failure has gone: as far as it is run, or half the way it takes the reading is its spread. */
+    private static Prediction ofUnknownSize(Prediction.Number present, Prediction.Number nominal) {
         boolean open = Double.isInfinite(present.mean()) || Double.isInfinite(nominal.mean());
-        return open ? present : new Prediction.Number(present.mean(),
-                Math.hypot(present.sigma(), (present.mean() - nominal.mean()) / 2));
+        return open || present.equals(nominal) ? present : new Prediction.Sometimes(present, new Prediction.Number(present.mean(),
+                Math.hypot(present.sigma(), (present.mean() - nominal.mean()) / 2)), AS_FAR_AS_IT_IS_RUN);
     }
 
     /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */

@@ -8,6 +8,7 @@ import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,19 +37,15 @@ final class UnlistedFailures {
     private final List<Solution> nominal;
     private final List<Fault> failures = new ArrayList<>();
 
-    private UnlistedFailures(UnitModel model, Timeline nominal) {
+    private UnlistedFailures(UnitModel model, List<Timeline> nominal) {
         this.model = model;
         this.machine = model.machine();
-        this.nominal = nominal.intervals().stream().map(interval -> interval.unit().solution()).distinct().toList();
+        this.nominal = nominal.stream().flatMap(run -> run.intervals().stream()).map(interval -> interval.unit().solution()).distinct().toList();
     }
 
-    /**
-     * The failures of a unit that do something in its usual run.
-     *
-     * @param nominal the usual run of the unit in good order
-     */
-    static List<Fault> of(UnitModel model, Timeline nominal) {
-        UnlistedFailures unlisted = new UnlistedFailures(model, nominal);
+    /** The failures of a unit that do something in a run that is watched. */
+    static List<Fault> of(UnitModel model, VirtualUnit nominal) {
+        UnlistedFailures unlisted = new UnlistedFailures(model, model.watchedScenarios().stream().map(run -> nominal.run(run.id())).toList());
         model.machine().circuit().elements().forEach(unlisted::element);
         model.machine().boards().forEach(board -> {
             unlisted.add(Message.of("failure.board-dead", Message.said(model.boardLabel(board.id()))), new Effect.BoardDead(board.id()));

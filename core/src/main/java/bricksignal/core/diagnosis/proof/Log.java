@@ -43,6 +43,12 @@ final class Log {
         return answered(what, kind, answer -> true);
     }
 
+    /** A proof item by a check that was answered with no, and never with yes. */
+    ProofItem never(Message what, Predicate<Test.Check> kind) {
+        ProofItem once = answered(what, kind, answer -> !answer.yes());
+        return answered(what, kind, Observation.Answer::yes).proven() ? new ProofItem(what, false, List.of()) : once;
+    }
+
     /** A proof item by a check that was answered with yes. */
     ProofItem said(Message what, Predicate<Test.Check> kind) {
         return answered(what, kind, Observation.Answer::yes);

@@ -28,7 +28,10 @@ public final class ProofGate {
     public static final double ENOUGH_FOR_A_BOARD = 0.99;
 
     /** Above this probability that nothing in the model explains what was found, no part is named. */
-    public static final double UNEXPLAINED = 0.5;
+    public static final double UNEXPLAINED = 0.2;
+
+    /** Above this one nothing is proven: what the list does not hold is too near. */
+    private static final double DOUBTED = 0.1;
 
     /** Two whose outcomes have less than this in common are told apart by a test. */
     static final double TOLD_APART = 0.8;
@@ -67,7 +70,7 @@ public final class ProofGate {
         boolean proven = items.stream().allMatch(ProofItem::proven);
         double enough = pack.space().get(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
-                : proven ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
+                : proven && diagnosis.unexplained() <= DOUBTED ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         List<HypothesisId> unlisted = status == Verdict.Status.UNEXPLAINED ? NothingElse.wouldExplain(diagnosis) : List.of();
         return new Verdict(status, group, probability, items, skipped, untested(leader), unlisted);
     }
@@ -85,7 +88,7 @@ public final class ProofGate {
         Hypothesis hypothesis = pack.space().get(leader);
         List<ProofItem> items = new ArrayList<>();
         if (hypothesis.nothing()) {
-            items.add(new Log(diagnosis).made(Message.of("proof.watched"), check -> check.sense() == Test.Sense.CYCLES
+            items.add(new Log(diagnosis).never(Message.of("proof.watched"), check -> check.sense() == Test.Sense.CYCLES
                     || check.sense() == Test.Sense.WARM));
             return items;
         }
