@@ -25,6 +25,7 @@ import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Stamp;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.Thermistor;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
@@ -166,9 +167,14 @@ final class ModelBuilder {
 
     private static Test.Reading reading(String id, Section s) {
         Place place = s.has("through") ? new Place.Through(s.text("through"))
-                : s.has("gauge") ? new Place.Gauge(s.text("gauge"), stamp(s)) : new Place.Across(s.text("black"), s.text("red"));
+                : s.has("gauge") ? new Place.Gauge(s.text("gauge"), stamp(s), thermistor(s)) : new Place.Across(s.text("black"), s.text("red"));
         return new Test.Reading(id, Message.said(s.text("label")), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
                 new Setup(s.flag("powerOff", false), s.texts("unplug")), s.number("minutes", 0), s.number("tolerance", 0));
+    }
+
+    private static @Nullable Thermistor thermistor(Section s) {
+        Section t = s.at("thermistor");
+        return s.has("thermistor") ? new Thermistor(t.number("ohms", 0), t.number("beta", 0), t.text("factor")) : null;
     }
 
     private static @Nullable Stamp stamp(Section s) {

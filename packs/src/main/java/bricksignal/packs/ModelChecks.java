@@ -165,6 +165,9 @@ final class ModelChecks {
         each("readings", (id, s) -> {
             oneOf(s, "moment", s.text("moment"), moments, "moment");
             all(s, "unplug", connectors, "connector");
+            if (s.has("thermistor")) {
+                oneOf(s.at("thermistor"), "factor", s.at("thermistor").text("factor"), machine.parameters().keySet(), "parameter");
+            }
             if (s.has("through")) {
                 oneOf(s, "through", s.text("through"), elements, "element");
             } else if (!s.has("gauge")) {

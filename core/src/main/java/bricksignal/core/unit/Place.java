@@ -17,7 +17,8 @@ public sealed interface Place {
      * A gauge on a process value: draft, gas pressure, temperature.
      *
      * @param stamp what it is judged against, or null
+     * @param thermistor the sensor through which a temperature is read on ohms, or null
      */
-    record Gauge(String quantity, @Nullable Stamp stamp) implements Place {
+    record Gauge(String quantity, @Nullable Stamp stamp, @Nullable Thermistor thermistor) implements Place {
     }
 }

@@ -92,7 +92,9 @@ public final class VirtualUnit {
     public Shown read(Test.Reading reading, String scenario, double at) {
         Snapshot unit = run(scenario).at(at).unit();
         if (reading.place() instanceof Place.Gauge gauge) {
-            return new Shown(unit.at(at).value(gauge.quantity()), 0);
+            double value = unit.at(at).value(gauge.quantity());
+            Thermistor sensor = gauge.thermistor();
+            return new Shown(sensor == null ? value : sensor.ohms(value) * unit.at(at).value(sensor.factor()), 0);
         }
         return shown(setUp(unit, reading.setup()), reading);
     }

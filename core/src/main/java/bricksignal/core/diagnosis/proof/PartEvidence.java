@@ -67,7 +67,8 @@ final class PartEvidence {
             return true;
         }
         return elements.stream().anyMatch(element -> isAt(reading, element))
-                || reading.place() instanceof Place.Gauge gauge && moves(gauge.quantity());
+                || reading.place() instanceof Place.Gauge gauge && (gauge.thermistor() == null ? moves(gauge.quantity())
+                : causes.contains(gauge.thermistor().factor()));
     }
 
     /** True for a voltage at the plug of a load, which is there although the load does nothing. */
