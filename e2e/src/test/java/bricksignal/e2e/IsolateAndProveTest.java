@@ -3,9 +3,11 @@ package bricksignal.e2e;
 import static bricksignal.server.Client.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.server.Cluster;
 import bricksignal.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.By;
 
 /** The sequence tapped beside the unit, the plan behind the proposal, a repair on the way. */
 @ExtendWith(RunningServer.class)
@@ -50,6 +52,25 @@ class IsolateAndProveTest {
             browser.press("[data-test=watched]");
             browser.waitFor(() -> !browser.shows("[data-test=sequence-taps]"));
             assertThat(browser.textNow("[data-test=log]")).contains("igniter").contains("blower").doesNotContain("draft");
+        }
+    }
+
+    /** On the phone: found by a word, answered for last night, and the next thing that is entered is of now again. */
+    @Test
+    void whatSomebodySawLastNightIsFoundByAWord() {
+        var ines = server.logIn("ines");
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("PATTERN", "pattern", "4 flashes"));
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/work");
+            browser.press("[data-test=to-saw]");
+            browser.see("#saw-words").sendKeys("hose cracked");
+            browser.press("[data-test=when-LAST_NIGHT]");
+            browser.press("[data-test='saw-see-hose'] button");
+            browser.waitFor(() -> browser.textNow("[data-test=log]").contains("Last night: Is the draft hose"));
+            assertThat(browser.driver().findElement(By.cssSelector("[data-test=when-now]")).getDomAttribute("aria-pressed")).isEqualTo("true");
+            assertThat(browser.violations(Cluster.project())).isEmpty();
         }
     }
 

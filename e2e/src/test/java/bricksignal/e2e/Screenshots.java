@@ -40,6 +40,9 @@ public final class Screenshots {
                 take(laptop, "[data-test=next]", "work");
                 laptop.press("[data-test=why]");
                 take(laptop, "[data-test=plan]", "plan");
+                laptop.press("[data-test=to-saw]");
+                laptop.see("#saw-words").sendKeys("new one");
+                take(laptop, "[data-test='saw-new.draft-switch']", "saw");
                 board(ines);
                 laptop.go("/boards/grey-board");
                 take(laptop, "[data-test=save-board]", "board");

@@ -13,18 +13,25 @@ import java.util.Map;
  * A look at each switch bank and jumper of the unit: does it stand otherwise than the label says. Made from the model's
  * settings; minutes and chances are common practice, from memory.
  */
-final class SettingTest {
+public final class SettingTest {
 
     private static final double MINUTES = 1;
     private static final double MISREAD_SWITCH = 0.03;
     private static final double SAME = 1e-6;
 
+    private static final String LOOK = "set.";
+
     private SettingTest() {
+    }
+
+    /** True for a look at how something is set. */
+    public static boolean looksAtASetting(Test.Check check) {
+        return check.id().startsWith(LOOK);
     }
 
     static List<Test.Check> of(UnitModel model) {
         Moment usual = model.moments().get(0);
-        return model.settings().stream().map(setting -> new Test.Check("set." + setting.id(), Message.of("test.setting",
+        return model.settings().stream().map(setting -> new Test.Check(LOOK + setting.id(), Message.of("test.setting",
                 Message.said(setting.label()), Message.said(setting.factory())), Test.Sense.LOOK, usual.id(),
                 otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", Message.NOTHING)).toList();
     }

@@ -4,12 +4,14 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -52,6 +54,19 @@ final class DirectEvidence {
         List<String> tests = shown ? List.of() : new Log(diagnosis).cheapest(test -> !diagnosis.answered(test)
                 && evidence.isAtThePart(test) && (evidence.provesSupply(test) || couldTell(test)));
         return new ProofItem(Message.of("proof.direct", Message.said(part.label())), shown, tests);
+    }
+
+    /**
+     * That something is set wrong is seen in what the unit does too: a single look at a switch is easily wrong. Empty where it does
+     * nothing that a test shows.
+     */
+    Optional<ProofItem> effect(Part part) {
+        boolean shown = diagnosis.sinceRepair().stream().anyMatch(o -> !(o instanceof Observation.Answer a && SettingTest.looksAtASetting(a.test()))
+                && !(o instanceof Observation.Repaired) && speaks(o));
+        List<String> tests = shown ? List.of() : new Log(diagnosis).cheapest(test -> !diagnosis.answered(test)
+                && !(test instanceof Test.Check check && (SettingTest.looksAtASetting(check) || check.sense().changesAPart())) && couldTell(test));
+        return shown || !tests.isEmpty() ? Optional.of(new ProofItem(Message.of("proof.effect", Message.said(part.label())), shown, tests))
+                : Optional.empty();
     }
 
     /** True if an observation is evidence at the part. */

@@ -28,7 +28,7 @@ public final class ProofGate {
     public static final double ENOUGH_FOR_A_BOARD = 0.99;
 
     /** Above this probability that nothing in the model explains what was found, no part is named. */
-    public static final double UNEXPLAINED = 0.2;
+    public static final double UNEXPLAINED = 0.3;
 
     /** Above this one nothing is proven: what the list does not hold is too near. */
     private static final double DOUBTED = 0.1;
@@ -97,6 +97,9 @@ public final class ProofGate {
             Part part = hypothesis.parts().get(i);
             items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
                     : List.of(new DirectEvidence(diagnosis, leader, fault, group).item(part)));
+            if (fault.kind() == Fault.Kind.SET_WRONG) {
+                new DirectEvidence(diagnosis, leader, fault, group).effect(part).ifPresent(items::add);
+            }
         }
         if (hypothesis.intermittent()) {
             ProofItem seen = new Log(diagnosis).said(Message.of("proof.seen-intermittent"), check -> check.sense() == Test.Sense.CYCLES
