@@ -62,7 +62,7 @@ public final class FeedTest {
         this.part = part;
         this.load = load;
         this.running = running;
-        this.volts = Math.max(solution().rms(load.a(), load.b()), Math.abs(solution().directVolts(load.a(), load.b())));
+        this.volts = solution().rms(load.a(), load.b());
     }
 
     /** The tests of a unit. */
@@ -80,8 +80,8 @@ public final class FeedTest {
     }
 
     private static Stream<Test.Check> of(UnitModel model, Part part, Element.Load load, List<Timeline.Interval> intervals) {
-        Timeline.Interval running = intervals.stream().max(Comparator.comparingDouble(i -> amps(i.unit().solution(), load))).orElseThrow();
-        if (amps(running.unit().solution(), load) < LEAST_AMPS) {
+        Timeline.Interval running = intervals.stream().max(Comparator.comparingDouble(i -> i.unit().solution().rms(load.id()))).orElseThrow();
+        if (running.unit().solution().rms(load.id()) < LEAST_AMPS) {
             return Stream.empty();
         }
         FeedTest test = new FeedTest(model, part, load, running);
@@ -105,10 +105,6 @@ public final class FeedTest {
 
     private Solution solution() {
         return running.unit().solution();
-    }
-
-    private static double amps(Solution solution, Element.Load load) {
-        return Math.max(solution.amps(load.id()).magnitude(), Math.abs(solution.directAmps(load.id())));
     }
 
     private boolean direct() {
@@ -196,7 +192,7 @@ public final class FeedTest {
     }
 
     private boolean drawsItsCurrent(Machine with) {
-        double share = amps(onTheCord(with), load) / amps(onTheCord(machine), load);
+        double share = onTheCord(with).rms(load.id()) / onTheCord(machine).rms(load.id());
         return share >= LEAST_SHARE && share <= MOST_SHARE;
     }
 

@@ -58,6 +58,6 @@ record Loss(Map<String, Double> after) {
     }
 
     private static double volts(Solution solution, Point point) {
-        return Math.max(solution.rms(point.net(), point.against()), Math.abs(solution.directVolts(point.net(), point.against())));
+        return solution.rms(point.net(), point.against());
     }
 }
