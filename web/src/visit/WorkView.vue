@@ -306,6 +306,8 @@ function pick(net: string) {
     flex: 0 0 100%;
     scroll-snap-align: start;
     overflow-y: auto;
+    /* holds what is hidden but read aloud: it would make the page longer than the screen */
+    position: relative;
     border: 0;
     padding: 0.5rem 0.6rem;
   }

@@ -128,6 +128,11 @@ final class Browser implements AutoCloseable {
                 + "storageArea: localStorage })) }", seconds);
     }
 
+    /** By how many pixels the page is longer than the screen. */
+    long blankBelow() {
+        return ((Number) driver.executeScript("return document.documentElement.scrollHeight - innerHeight")).longValue();
+    }
+
     int logSize() {
         return driver.findElements(By.cssSelector("[data-test=log] > li")).size();
     }

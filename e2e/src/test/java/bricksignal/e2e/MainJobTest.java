@@ -123,6 +123,9 @@ class MainJobTest {
             sequenceIsWatched(browser, fault);
             return;
         }
+        if (width < 600) {
+            assertThat(browser.blankBelow()).as("the work fits the phone, only its panes scroll").isLessThanOrEqualTo(1);
+        }
         String answer = truth(fault, test);
         if (answer.equals("yes") || answer.equals("no")) {
             browser.press("[data-test=" + answer + "]");

@@ -25,6 +25,8 @@ import java.util.Set;
 final class NothingElse {
 
     private static final double AS_WELL = 0.05;
+    /** The same for the strict school. */
+    private static final double AS_WELL_STRICT = 0.01;
     /** Less than what one misread lamp or reading costs a hypothesis: no single misread condemns a board. */
     private static final double AS_WELL_AS_A_BOARD = 0.001;
     private static final double TOLD_APART = 0.3;
@@ -54,7 +56,7 @@ final class NothingElse {
 
     private List<ProofItem> rivals(HypothesisId leader) {
         Hypothesis named = pack.space().get(leader);
-        double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL) * diagnosis.belief(leader) / named.prior();
+        double asWell = (named.blamesBoard() ? AS_WELL_AS_A_BOARD : AS_WELL_STRICT) * diagnosis.belief(leader) / named.prior();
         double usually = AS_WELL * diagnosis.belief(leader) / named.prior();
         Set<String> own = touchedBy(named.parts());
         List<ProofItem> items = new ArrayList<>();
