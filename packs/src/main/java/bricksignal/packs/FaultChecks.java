@@ -4,10 +4,18 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.proof.Provability;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.LinkedHashSet;
+import java.util.Locale;
+import java.util.Set;
 
-/** Every fault must show: some lamp or some test must look different from a unit in good order. Runs every fault. */
+/**
+ * Every fault must show: some lamp or some test must look different from a unit in good order. And what cannot be proven must not
+ * be declared: an ideal visit to the fault must end proven. Runs every fault.
+ */
 final class FaultChecks {
 
     private static final double LEAST_DIFFERENCE = 0.1;
@@ -20,12 +28,28 @@ final class FaultChecks {
         if (pack == null) {
             return;
         }
+        Set<String> hidden = new LinkedHashSet<>();
         for (Hypothesis hypothesis : pack.space().faults()) {
             if (!hypothesis.nothing() && !shows(pack, hypothesis.id())) {
                 root.at("faults").at(hypothesis.fault().id()).note("nothing can show the fault '" + hypothesis.fault().id()
                         + "': lamps and tests are as in a unit in good order", "Declare a point, a reading or a check that shows it");
+                hidden.add(hypothesis.fault().id());
             }
         }
+        for (Provability.Session visit : Provability.of(pack)) {
+            if (!visit.proven() && !hidden.contains(visit.fault())) {
+                root.at("faults").at(visit.fault()).note("the fault '" + visit.fault() + "' can never be proven: when every test is "
+                        + "made the visit ends " + visit.status().name().toLowerCase(Locale.ROOT) + ", names " + visit.named()
+                        + " and no test closes " + visit.open().stream().map(FaultChecks::plain).toList(),
+                        "Declare a reading or a check at the part that its rivals " + visit.rivals() + " cannot show as well");
+            }
+        }
+    }
+
+    /** The key of a message with what it is about; its words are made elsewhere. */
+    private static String plain(Message message) {
+        return message instanceof Message.Keyed keyed
+                ? keyed.key() + keyed.parts().stream().map(FaultChecks::plain).toList() : ((Message.Said) message).text();
     }
 
     private static boolean shows(CompiledPack pack, HypothesisId fault) {

@@ -21,9 +21,9 @@ public final class PackReader {
     }
 
     /**
-     * The same, and every fault is run: takes some tenths of a second. For a pack that somebody wrote or corrected.
+     * The same, and every fault is run and proven: takes some seconds. For a pack that somebody wrote or corrected.
      *
-     * @throws PackException as {@link #read(String)}, and if a fault is such that nothing can show it
+     * @throws PackException as {@link #read(String)}, and if a fault is such that nothing can show it or no visit can prove it
      */
     public static UnitModel check(String yaml) {
         Document document = Document.read(yaml, Document.Shape.PACK);

@@ -55,6 +55,11 @@ public sealed interface Test {
         /** Somebody who lives with it is asked: does it come and go. */
         ASK;
 
+        /** True where nothing is touched: a look, a listen, a smell. */
+        public boolean onlyPerceives() {
+            return this == LOOK || this == HEAR || this == SMELL;
+        }
+
         /** True where a part is changed to see whether the fault goes with it. */
         public boolean changesAPart() {
             return this == SWAP || this == SUBSTITUTE;

@@ -5,6 +5,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Outcomes;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -25,6 +27,8 @@ public final class Planner {
     /** What is less probable changes no expected cost by a cent and no choice. */
     private static final double RULED_OUT = 1e-7;
     private static final double MEMBER_CHANCE = 0.5;
+    /** Nobody changes a part for a try that is hardly ever the cause. Common practice, no source; the figure is ours. */
+    private static final double WORTH_CHANGING = 0.03;
 
     private final CompiledPack pack;
     private final Policy policy;
@@ -147,7 +151,7 @@ public final class Planner {
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : tests) {
             Proposal proposal = weigh(test, state, now, standing);
-            if (proposal.bits() > Weighing.NEGLIGIBLE) {
+            if (proposal.bits() > Weighing.NEGLIGIBLE && worthChanging(test, state)) {
                 proposals.add(proposal);
             }
         }
@@ -157,14 +161,31 @@ public final class Planner {
         return undominatedFirst(proposals);
     }
 
-    /** The order kept, but that no test stands before one that costs and dares no more and tells at least as much. */
+    /** False for a part changed to see whether the fault goes with it, where the part is hardly suspected. */
+    private boolean worthChanging(Test test, State state) {
+        if (!(test instanceof Test.Check check && check.sense().changesAPart())) {
+            return true;
+        }
+        Part part = pack.catalogue().changedBy(check);
+        double suspected = 0;
+        for (int h = 0; h < state.weights.length; h++) {
+            suspected += pack.space().get(state.ids.get(h)).parts().contains(part) ? state.weights[h] : 0;
+        }
+        return suspected >= WORTH_CHANGING;
+    }
+
+    /**
+     * The order kept, but that no test stands before one that costs and dares no more and tells at least as much, and no gauge
+     * before a look that tells as much for its cost.
+     */
     private static List<Proposal> undominatedFirst(List<Proposal> ranked) {
         List<Proposal> left = new ArrayList<>(ranked);
         List<Proposal> ordered = new ArrayList<>();
         while (!left.isEmpty()) {
             Proposal next = left.get(0);
-            for (Proposal other : left) {
-                next = other.dominates(next) ? other : next;
+            for (Optional<Proposal> better = Optional.of(next); better.isPresent();) {
+                next = better.get();
+                better = left.stream().filter(next::comesAfter).findFirst();
             }
             left.remove(next);
             ordered.add(next);

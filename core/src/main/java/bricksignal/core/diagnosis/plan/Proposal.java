@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.plan;
 
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import java.util.List;
 import java.util.function.Supplier;
@@ -76,10 +77,25 @@ public final class Proposal {
         return known;
     }
 
+    /** True if this one has no place before the other: it is dominated by it, or a gauge goes on before a look. */
+    boolean comesAfter(Proposal other) {
+        return other.dominates(this) || other.looksBefore(this);
+    }
+
     /** True if this one costs no more, dares no more and tells at least as much, and is better in one of it. */
-    public boolean dominates(Proposal other) {
+    private boolean dominates(Proposal other) {
         boolean noWorse = cost <= other.cost && bits >= other.bits && risk() <= other.risk();
         return noWorse && (cost < other.cost || bits > other.bits || risk() < other.risk());
+    }
+
+    /**
+     * True for a look or a listen before a gauge is put on, where it tells at least as much for its cost: the hose is looked at
+     * before the draft is measured. Common practice, no source.
+     */
+    private boolean looksBefore(Proposal other) {
+        boolean gauge = other.test instanceof Test.Reading reading && reading.place() instanceof Place.Gauge;
+        boolean look = test instanceof Test.Check check && check.sense().onlyPerceives();
+        return gauge && look && cost < other.cost && bitsPerCost() >= other.bitsPerCost();
     }
 
     /** How much a test dares: to look and listen, to measure and touch, to change a part. */
