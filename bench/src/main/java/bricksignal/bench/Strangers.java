@@ -1,6 +1,10 @@
 package bricksignal.bench;
 
+import bricksignal.core.board.Board;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Input;
 import bricksignal.core.board.Machine;
+import bricksignal.core.board.Rule;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
@@ -23,6 +27,8 @@ final class Strangers {
     private static final double SUPPLY = 0.04;
     private static final double PART = 0.2;
     private static final double PROCESS = 0.15;
+    /** Of a board's input and supply, and of a switch that trips on heat, draft or pressure; both of its marks alike. */
+    private static final double THRESHOLD = 0.1;
     private static final double SLOWEST = 1.6;
     private static final double QUICKEST = 0.6;
 
@@ -116,6 +122,15 @@ final class Strangers {
         for (Element element : kind.machine().circuit().elements()) {
             machine = element(machine, element, random);
         }
+        for (Map.Entry<String, Rule> rule : kind.machine().rules().entrySet()) {
+            machine = rule.getValue() instanceof Rule.Latches switched
+                    ? machine.withRule(rule.getKey(), switched(switched, off(THRESHOLD, random))) : machine;
+        }
+        for (Board board : kind.machine().boards()) {
+            machine = machine.withBoard(new Board(board.id(), board.supplyPlus(), board.supplyMinus(),
+                    board.supplyVolts() * off(THRESHOLD, random),
+                    board.inputs().stream().map(input -> input(input, off(THRESHOLD, random))).toList(), board.regions()));
+        }
         double pace = QUICKEST * Math.pow(SLOWEST / QUICKEST, random.nextDouble());
         Set<String> times = kind.machine().times();
         Set<String> touched = faultParameters(kind);
@@ -127,6 +142,21 @@ final class Strangers {
             }
         }
         return machine;
+    }
+
+    private static Rule switched(Rule.Latches rule, double factor) {
+        return new Rule.Latches(scaled(rule.opens(), factor), rule.closes() == null ? null : scaled(rule.closes(), factor));
+    }
+
+    /** A comparison with a number, the number scaled; anything else as it is. */
+    private static Expr scaled(Expr expression, double factor) {
+        return expression instanceof Expr.Binary binary && binary.right() instanceof Expr.Number mark
+                ? new Expr.Binary(binary.operator(), binary.left(), new Expr.Number(mark.number() * factor)) : expression;
+    }
+
+    private static Input input(Input input, double factor) {
+        return input instanceof Input.Voltage v ? new Input.Voltage(v.id(), v.plus(), v.minus(), v.on() * factor, v.off() * factor)
+                : new Input.FlameCurrent(input.id(), ((Input.FlameCurrent) input).element(), input.on() * factor, input.off() * factor);
     }
 
     private static boolean yesOrNo(double value) {

@@ -1,5 +1,6 @@
 package bricksignal.bench;
 
+import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
@@ -8,6 +9,7 @@ import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
@@ -19,6 +21,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 
@@ -168,8 +171,18 @@ final class Technician {
         if (check.when() == null) {
             return check.otherwise();
         }
+        if (SettingTest.looksAtASetting(check)) {
+            return moved(check) ? 1 - check.otherwise() : check.otherwise();
+        }
         double share = unit(present()).share(check.when(), moment.scenario(), at, moment.span());
         return check.otherwise() + share * (1 - 2 * check.otherwise());
+    }
+
+    /** Whether a switch stands elsewhere than it left the factory, whatever times this board makes of it. */
+    private boolean moved(Test.Check look) {
+        Set<String> named = Objects.requireNonNull(look.when()).names();
+        return left().stream().flatMap(fault -> fault.effects().stream())
+                .anyMatch(effect -> effect instanceof Effect.OnParameter on && named.contains(on.parameter()));
     }
 
     /** A moment is waited for at the unit itself: when the inducer runs, not when it should. */

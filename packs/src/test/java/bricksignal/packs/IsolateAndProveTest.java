@@ -17,6 +17,7 @@ import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test.Check;
@@ -242,6 +243,21 @@ class IsolateAndProveTest {
         assertThat(ProofGate.verdict(d).status()).isNotEqualTo(Verdict.Status.PROVEN);
         Diagnosis measured = d.and(reading("ohms-blower", Double.POSITIVE_INFINITY));
         assertThat(ProofGate.verdict(measured).items()).allMatch(item -> item.proven());
+    }
+
+    /** Five looks in a hundred are wrong: the one on which a verdict hangs is made twice, and only by the strict school. */
+    @Test
+    void verdictThatHangsOnOneLookAsksForASecondOne() {
+        Diagnosis d = Diagnosis.of(PACK).and(reading("v.SEC.standby", 0)).and(reading("v.L1.standby", 0))
+                .and(reading("v.L-unit.standby", 120)).and(answer("see-door", true));
+        assertThat(leader(d)).isEqualTo("door-off");
+        Advice advice = Advice.of(d, Planner.of(PACK, Policy.defaults()), Setup.AS_IT_IS);
+        assertThat(advice.verdict().items()).filteredOn(ProofItem::again).singleElement()
+                .satisfies(item -> assertThat(item.tests()).containsExactly("see-door"));
+        assertThat(advice.proposals().get(0).test().id()).isEqualTo("see-door");
+        assertThat(ProofGate.verdict(d, School.USUAL).items()).noneMatch(ProofItem::again);
+        assertThat(ProofGate.verdict(d.and(answer("see-door", true))).items()).noneMatch(ProofItem::again);
+        assertThat(leader(d.and(answer("see-door", false)))).isNotEqualTo("door-off");
     }
 
     @Test

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Nobody is sent to a test while a cheaper one that dares no more splits the living suspects at least as well, to a gauge while a
- * look tells as much for its cost, or to change a part that is hardly suspected. What a test tells is computed here once more, as
+ * look tells as much for its cost and half as much in all, or to change a part that is hardly suspected. What a test tells is computed here once more, as
  * the entropy of the suspects before less that after it (Shannon 1948).
  *
  * <p>{@code -Dstates=N} takes that many states of each pack in place of a few.
@@ -56,6 +56,7 @@ class NoDominatedProposalTest {
                     isALook(other.test()) && other.cost() < first.cost() - HARDLY && told(unit.pack(), d, other.test()) > told + HARDLY);
             assertThat(proposals).as("a look before the gauge %s, after %s", first.test().id(), d.observations())
                     .noneMatch(other -> isAGauge(first.test()) && isALook(other.test()) && other.cost() < first.cost() - HARDLY
+                            && told(unit.pack(), d, other.test()) > told / 2 + HARDLY
                             && told(unit.pack(), d, other.test()) / other.cost() > told / first.cost() + HARDLY);
             assertThat(proposals).as("parts changed for a try").noneMatch(other -> other.test() instanceof Test.Check check
                     && check.sense().changesAPart() && suspected(d, unit.pack().catalogue().changedBy(check)) < HARDLY_SUSPECTED - HARDLY);

@@ -77,6 +77,25 @@ class WatchedSequenceTest {
                 .noneMatch(name -> name.startsWith("in.") || name.startsWith("powered.") || name.startsWith("state.")));
     }
 
+    /** A board of another generation that keeps slower or quicker times throughout is not set wrong. */
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void wholeRunAtAnotherPaceDoesNotSpeakForASwitchSetWrong(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        Diagnosis before = Diagnosis.of(pack, List.of());
+        for (double pace : new double[] {0.7, 1.3, 1.5}) {
+            Diagnosis after = before.and(pack.seenOf(pack.nominal()).stream().map(Observation.Event.class::cast)
+                    .map(e -> (Observation) new Observation.Event(e.channel(), e.begins(), pace * e.afterCall())).toList());
+            for (Hypothesis h : pack.space().faults()) {
+                if (h.fault().kind() == Fault.Kind.SET_WRONG) {
+                    double odds = after.belief(h.id()) / after.belief(pack.space().nothing())
+                            / (before.belief(h.id()) / before.belief(pack.space().nothing()));
+                    assertThat(odds).as(h.id().text() + " at pace " + pace).isLessThan(3);
+                }
+            }
+        }
+    }
+
     /** What a fault shows in a watched run hardly speaks against it, even where it is only a little slow. */
     @ParameterizedTest
     @MethodSource("bricksignal.packs.FamiliesTest#packs")

@@ -54,6 +54,13 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
         return new Machine(exchange(element), rules, boards, process, parameters, counters, held);
     }
 
+    /** The same machine with an element moved by another rule. */
+    public Machine withRule(String element, Rule rule) {
+        Map<String, Rule> changed = new LinkedHashMap<>(rules);
+        changed.put(element, rule);
+        return new Machine(circuit, changed, boards, process, parameters, counters, held);
+    }
+
     /** The same machine with the board of that name exchanged. */
     public Machine withBoard(Board other) {
         board(other.id());

@@ -5,7 +5,8 @@ import java.util.List;
 
 /**
  * When a channel of the timing diagram begins and ends after the call, under each hypothesis. What a person sees and taps is late
- * by a second or two, and now and then the wrong thing (common practice; from memory).
+ * by a second or two, and now and then the wrong thing (common practice; from memory). A board of another generation keeps other
+ * times than the pack has: a whole run may go at another pace.
  */
 public final class SequenceModel {
 
@@ -13,6 +14,9 @@ public final class SequenceModel {
     private static final double SIGMA_SECONDS = 1.5;
     private static final double SIGMA_SHARE = 0.06;
     private static final double WRONG = 0.05;
+    /** How much slower than the times of the pack a run may go, and how often: half of the boards keep them (from memory). */
+    private static final double[] PACES = {1, 0.6, 0.7, 0.8, 0.9, 1.1, 1.25, 1.4, 1.6};
+    private static final double AS_LISTED = 0.5;
 
     private final CompiledPack pack;
     private final UnitModel.Channel channel;
@@ -56,54 +60,56 @@ public final class SequenceModel {
 
     /**
      * Likelihood of the last thing seen in one watched run given what was seen of it before, under a hypothesis. An intermittent
-     * fault was there for the whole of the run or not at all.
+     * fault was there for the whole of the run or not at all, and a run goes at one pace.
      *
      * @param seen events, and what did not come; at least one
      */
     static double likelihood(CompiledPack pack, List<Observation> seen, HypothesisId id) {
         Hypothesis h = pack.space().get(id);
-        HypothesisId nothing = pack.space().nothing();
         List<Observation> before = seen.subList(0, seen.size() - 1);
-        List<Observation> last = seen.subList(seen.size() - 1, seen.size());
-        double lastPresent = product(pack, last, h.run());
         if (!h.intermittent()) {
-            return lastPresent;
+            return whole(pack, seen, h.run()) / whole(pack, before, h.run());
         }
-        double present = h.duty() * product(pack, before, h.run());
-        double absent = (1 - h.duty()) * product(pack, before, nothing);
-        return (present * lastPresent + absent * product(pack, last, nothing)) / (present + absent);
+        HypothesisId nothing = pack.space().nothing();
+        return (h.duty() * whole(pack, seen, h.run()) + (1 - h.duty()) * whole(pack, seen, nothing))
+                / (h.duty() * whole(pack, before, h.run()) + (1 - h.duty()) * whole(pack, before, nothing));
     }
 
-    private static double product(CompiledPack pack, List<Observation> seen, HypothesisId run) {
-        double product = 1;
-        for (Observation one : seen) {
-            product *= one instanceof Observation.Event event ? of(pack, event.channel()).likelihood(event, run)
-                    : of(pack, ((Observation.NotSeen) one).channel()).likelihood((Observation.NotSeen) one, run);
+    /** Likelihood of all that was seen of one run, whatever its pace. */
+    private static double whole(CompiledPack pack, List<Observation> seen, HypothesisId run) {
+        double sum = 0;
+        for (double pace : PACES) {
+            double product = pace == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
+            for (Observation one : seen) {
+                product *= one instanceof Observation.Event event ? of(pack, event.channel()).likelihood(event, run, pace)
+                        : of(pack, ((Observation.NotSeen) one).channel()).likelihood((Observation.NotSeen) one, run, pace);
+            }
+            sum += product;
         }
-        return product;
+        return sum;
     }
 
-    private double likelihood(Observation.Event event, HypothesisId run) {
-        return (1 - WRONG) * density(edges(run, event.begins()), event.afterCall()) + WRONG / window;
+    private double likelihood(Observation.Event event, HypothesisId run, double pace) {
+        return (1 - WRONG) * density(edges(run, event.begins()), event.afterCall(), pace) + WRONG / window;
     }
 
     /** It was waited for and did not come: right if it would begin later or never. */
-    private double likelihood(Observation.NotSeen notSeen, HypothesisId run) {
-        return (1 - WRONG) * (1 - comes(edges(run, true), notSeen.until())) + WRONG / 2;
+    private double likelihood(Observation.NotSeen notSeen, HypothesisId run, double pace) {
+        return (1 - WRONG) * (1 - comes(edges(run, true), notSeen.until(), pace)) + WRONG / 2;
     }
 
     /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */
-    private static double density(List<Double> edges, double at) {
+    private static double density(List<Double> edges, double at, double pace) {
         double density = 0;
         for (double edge : edges) {
-            double sigma = SIGMA_SECONDS + SIGMA_SHARE * edge;
-            double z = (at - edge - LATE_SECONDS) / sigma;
+            double sigma = SIGMA_SECONDS + SIGMA_SHARE * edge * pace;
+            double z = (at - edge * pace - LATE_SECONDS) / sigma;
             density += Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI)) / edges.size();
         }
         return density;
     }
 
-    private static double comes(List<Double> edges, double until) {
-        return edges.stream().anyMatch(edge -> edge + LATE_SECONDS < until) ? 1 : 0;
+    private static double comes(List<Double> edges, double until, double pace) {
+        return edges.stream().anyMatch(edge -> edge * pace + LATE_SECONDS < until) ? 1 : 0;
     }
 }

@@ -94,7 +94,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
     private static List<Proposal> proving(Diagnosis diagnosis, Planner planner, Setup standing, Verdict verdict) {
         List<Proposal> proving = new ArrayList<>();
         for (ProofItem item : verdict.items()) {
-            item.tests().stream().map(id -> diagnosis.pack().catalogue().test(id)).filter(test -> !diagnosis.answered(test))
+            item.tests().stream().map(id -> diagnosis.pack().catalogue().test(id)).filter(test -> item.again() || !diagnosis.answered(test))
                     .map(test -> planner.weigh(test, diagnosis, standing))
                     .min(Comparator.comparingDouble(Proposal::minutes)).ifPresent(proving::add);
         }

@@ -11,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 /** A test worth making. Immutable; what its outcomes look like is made out when somebody asks, for most proposals are only ranked. */
 public final class Proposal {
 
+    private static final double WORTH_A_LOOK = 0.5;
+
     private final Test test;
     private final double minutes;
     private final double cost;
@@ -89,13 +91,13 @@ public final class Proposal {
     }
 
     /**
-     * True for a look or a listen before a gauge is put on, where it tells at least as much for its cost: the hose is looked at
-     * before the draft is measured. Common practice, no source.
+     * True for a look or a listen before a gauge is put on, where it tells at least as much for its cost and half as much in all:
+     * the hose is looked at before the draft is measured. Common practice, no source; the half is ours.
      */
     private boolean looksBefore(Proposal other) {
         boolean gauge = other.test instanceof Test.Reading reading && reading.place() instanceof Place.Gauge;
         boolean look = test instanceof Test.Check check && check.sense().onlyPerceives();
-        return gauge && look && cost < other.cost && bitsPerCost() >= other.bitsPerCost();
+        return gauge && look && cost < other.cost && bitsPerCost() >= other.bitsPerCost() && bits >= WORTH_A_LOOK * other.bits;
     }
 
     /** How much a test dares: to look and listen, to measure and touch, to change a part. */

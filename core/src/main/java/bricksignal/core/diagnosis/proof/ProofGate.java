@@ -64,6 +64,7 @@ public final class ProofGate {
         List<ProofItem> all = items(leader, group);
         if (probability >= ENOUGH) {
             all.addAll(NothingElse.items(diagnosis, leader));
+            all.addAll(SecondLook.items(diagnosis, group));
         }
         List<ProofItem> items = all.stream().filter(item -> item.askedBy(school)).toList();
         List<ProofItem> skipped = all.stream().filter(item -> !item.askedBy(school) && !item.proven()).toList();

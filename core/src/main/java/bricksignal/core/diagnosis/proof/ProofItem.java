@@ -11,8 +11,9 @@ import java.util.List;
  * @param proven whether the log shows it
  * @param tests the tests that could show it, by id, cheapest first; empty where it is proven
  * @param asked the least strict school that asks for it
+ * @param again whether it is a test to be made a second time
  */
-public record ProofItem(Message what, boolean proven, List<String> tests, School asked) {
+public record ProofItem(Message what, boolean proven, List<String> tests, School asked, boolean again) {
 
     public ProofItem {
         tests = List.copyOf(tests);
@@ -20,17 +21,22 @@ public record ProofItem(Message what, boolean proven, List<String> tests, School
 
     /** Something that every school asks for. */
     ProofItem(Message what, boolean proven, List<String> tests) {
-        this(what, proven, tests, School.USUAL);
+        this(what, proven, tests, School.USUAL, false);
     }
 
     /** The same, asked for by the strict alone. */
     ProofItem strict() {
-        return new ProofItem(what, proven, tests, School.STRICT);
+        return new ProofItem(what, proven, tests, School.STRICT, again);
     }
 
     /** The same, shown by something that is no test. */
     ProofItem shown() {
-        return new ProofItem(what, true, List.of(), asked);
+        return new ProofItem(what, true, List.of(), asked, false);
+    }
+
+    /** The same, shown by a test that was made once already. */
+    ProofItem secondTime() {
+        return new ProofItem(what, proven, tests, asked, true);
     }
 
     boolean askedBy(School school) {

@@ -76,6 +76,9 @@ public final class Provability {
                 ideal = ideal.and(pack.likeliest(test, id));
             }
         }
+        for (ProofItem item : ProofGate.verdict(ideal).items()) {
+            ideal = item.again() ? ideal.and(pack.likeliest(pack.catalogue().test(item.tests().get(0)), id)) : ideal;
+        }
         return ideal;
     }
 
