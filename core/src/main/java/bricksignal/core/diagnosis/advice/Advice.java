@@ -21,7 +21,7 @@ import java.util.function.ToDoubleFunction;
  *
  * @param verdict what can be said now
  * @param purpose why the first proposal is made
- * @param proposals tests worth making, best first; empty when nothing more can be told
+ * @param proposals tests worth making, best first; after proof none is asked for, whoever wants to go on finds them here
  */
 public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals) {
 
@@ -31,8 +31,6 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         SPLIT,
         /** It is missing before the part may be condemned. */
         PROVE,
-        /** The verdict is proven, and still this test costs less than the mistakes it would prevent. */
-        CONFIRM,
         /** Nothing more is needed. */
         NONE
     }
@@ -48,8 +46,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         Verdict verdict = ProofGate.verdict(diagnosis, planner.policy().school());
         List<Proposal> splitting = planner.proposals(diagnosis, standing);
         if (verdict.status() == Verdict.Status.PROVEN) {
-            boolean saves = splitting.stream().anyMatch(proposal -> proposal.saving() > 0);
-            return new Advice(verdict, saves ? Purpose.CONFIRM : Purpose.NONE, splitting);
+            return new Advice(verdict, Purpose.NONE, splitting);
         }
         if (verdict.status() == Verdict.Status.INDICATED) {
             List<Proposal> proving = proving(diagnosis, planner, standing, verdict);
@@ -85,7 +82,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         return ranked;
     }
 
-    /** True when the visit can be brought to a verdict: proven with no test worth its cost, or nothing left to ask. */
+    /** True when the visit can be brought to a verdict: proven, or nothing left to ask. */
     public boolean done() {
         return purpose == Purpose.NONE;
     }
