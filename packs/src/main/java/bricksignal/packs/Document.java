@@ -24,10 +24,26 @@ final class Document {
 
     private final JsonNode root;
     private final Map<String, Integer> lines;
+    private final Map<String, Origin> origins;
 
-    private Document(JsonNode root, Map<String, Integer> lines) {
+    /**
+     * Where a value of a composed document was said.
+     *
+     * @param line in its file
+     * @param assembly which assembly and where it is used; null for the family itself
+     */
+    record Origin(int line, @Nullable String assembly) {
+
+        @Override
+        public String toString() {
+            return "line " + line + (assembly == null ? "" : " of " + assembly);
+        }
+    }
+
+    private Document(JsonNode root, Map<String, Integer> lines, Map<String, Origin> origins) {
         this.root = root;
         this.lines = lines;
+        this.origins = origins;
     }
 
     /**
@@ -42,22 +58,32 @@ final class Document {
                     + MOST_CHARACTERS + " are read", "Send one pack or overlay, without attachments")));
         }
         try {
-            document = new Document(YAML.readTree(text), lines(text));
+            document = new Document(YAML.readTree(text), lines(text), Map.of());
         } catch (JacksonException broken) {
             int line = broken.getLocation() == null ? 0 : broken.getLocation().getLineNr();
             throw new PackException(List.of(new PackProblem(line, "/", "this is not YAML: " + firstLine(broken),
                     "Mend the line; often it is an indent, a missing quote or a key written twice")));
         }
-        List<PackProblem> problems = document.misfits(shape);
-        if (!problems.isEmpty()) {
-            throw new PackException(problems);
-        }
-        return document;
+        return document.shaped(shape);
     }
 
     /** The same document with another root; lines are those of the original. */
     Document with(JsonNode otherRoot) {
-        return new Document(otherRoot, lines);
+        return new Document(otherRoot, lines, origins);
+    }
+
+    /** What was made out of this document: each value knows where it was said. */
+    Document composed(JsonNode flat, Map<String, Origin> from) {
+        return new Document(flat, lines, from);
+    }
+
+    /** The same, if it has that shape. */
+    Document shaped(Shape shape) {
+        List<PackProblem> problems = misfits(shape);
+        if (!problems.isEmpty()) {
+            throw new PackException(problems);
+        }
+        return this;
     }
 
     JsonNode root() {
@@ -66,21 +92,34 @@ final class Document {
 
     /** The line of a path, or of the nearest parent that is known. */
     int line(String path) {
+        Origin origin = nearest(origins, path);
+        Integer line = origin != null ? Integer.valueOf(origin.line()) : nearest(lines, path);
+        return line == null ? 1 : line;
+    }
+
+    /** Something about a place: with the assembly that said it, where it was one. */
+    PackProblem problem(String path, String reason, String remedy) {
+        Origin origin = nearest(origins, path);
+        return new PackProblem(line(path), path, origin == null || origin.assembly() == null ? reason
+                : reason + " (" + origin.assembly() + ")", remedy);
+    }
+
+    private static <T> @Nullable T nearest(Map<String, T> places, String path) {
         String at = path;
         while (!at.isEmpty()) {
-            Integer line = lines.get(at);
-            if (line != null) {
-                return line;
+            T found = places.get(at);
+            if (found != null) {
+                return found;
             }
             at = at.substring(0, Math.max(0, at.lastIndexOf('/')));
         }
-        return lines.getOrDefault("", 1);
+        return places.get("");
     }
 
     private List<PackProblem> misfits(Shape shape) {
         return shape.misfits(root).stream().map(error -> {
             String path = error.getInstanceLocation().toString();
-            return new PackProblem(line(path), path, error.getMessage(), "See docs/pack-format.md for what may stand here");
+            return problem(path, error.getMessage(), "See docs/pack-format.md for what may stand here");
         }).toList();
     }
 
@@ -104,6 +143,9 @@ final class Document {
     enum Shape {
         PACK("pack.schema.json"),
         OVERLAY("overlay.schema.json"),
+        /** How a family composes: what it uses, its choices. Its sections are looked at when it is flat. */
+        FAMILY("family.schema.json"),
+        ASSEMBLY("assembly.schema.json"),
         /** Only YAML: a text of an earlier time. */
         ANY(null);
 

@@ -10,12 +10,15 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /** The packs that ship with the application. */
 public final class PackLibrary {
 
     private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle", "f9-airhandler", "f12-minisplit",
             "f14-rooftop");
+
+    private static final List<String> ASSEMBLIES = List.of("flame-sense", "hot-surface", "inducer", "spark");
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
@@ -50,9 +53,40 @@ public final class PackLibrary {
         return model;
     }
 
-    /** The YAML text of a shipped pack. */
-    public static String text(String id) {
+    /** The text of a shipped pack as its author wrote it: with the assemblies that it uses and its choices. */
+    public static String source(String id) {
         return read(id, "/packs/" + id + ".yaml");
+    }
+
+    /** The flat YAML text of a shipped pack as it usually is: everything in it, nothing to look up elsewhere. */
+    public static String text(String id) {
+        return text(id, Map.of());
+    }
+
+    /**
+     * The same with other options chosen.
+     *
+     * @param chosen option by choice; the usual one where a choice is not in it
+     *
+     * @throws PackException if the pack has no such choice or option, or they do not go together
+     */
+    public static String text(String id, Map<String, String> chosen) {
+        return FlatText.of(PackReader.flat(source(id), chosen).root());
+    }
+
+    /** Every way in which the choices of a shipped pack go together, the usual one first: option by choice. */
+    public static List<Map<String, String>> compositions(String id) {
+        return Choices.all(Document.read(source(id), Document.Shape.FAMILY));
+    }
+
+    /** The names of the assemblies that ship. */
+    public static List<String> assemblies() {
+        return ASSEMBLIES;
+    }
+
+    /** The document of an assembly, null where there is none of that name. */
+    static @Nullable Document assembly(String id) {
+        return ASSEMBLIES.contains(id) ? Document.read(read(id, "/packs/assemblies/" + id + ".yaml"), Document.Shape.ASSEMBLY) : null;
     }
 
     /** A shipped pack made ready with the records of its runs, which were taken when this was built. */

@@ -4,6 +4,7 @@ import bricksignal.core.unit.CommonFailures;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Reads a pack: YAML, then its shape, then its sense. All problems of a step are told at once. */
 public final class PackReader {
@@ -17,7 +18,19 @@ public final class PackReader {
      * @throws PackException if the text is not YAML, does not fit the schema, or does not make a unit
      */
     public static UnitModel read(String yaml) {
-        return read(Document.read(yaml, Document.Shape.PACK));
+        return read(flat(yaml, Map.of()));
+    }
+
+    /**
+     * The flat document of a text: the text itself, or what it composes.
+     *
+     * @param chosen option by choice; the usual one where a choice is not in it
+     */
+    static Document flat(String yaml, Map<String, String> chosen) {
+        Document document = Document.read(yaml, Document.Shape.ANY);
+        boolean composes = chosen.size() > 0 || Composer.COMPOSING.stream().anyMatch(document.root()::has);
+        return (composes ? Composer.flat(document.shaped(Document.Shape.FAMILY), chosen, PackLibrary::assembly) : document)
+                .shaped(Document.Shape.PACK);
     }
 
     /**
@@ -26,7 +39,7 @@ public final class PackReader {
      * @throws PackException as {@link #read(String)}, and if a fault is such that nothing can show it or no visit can prove it
      */
     public static UnitModel check(String yaml) {
-        Document document = Document.read(yaml, Document.Shape.PACK);
+        Document document = flat(yaml, Map.of());
         UnitModel model = read(document);
         List<PackProblem> problems = new ArrayList<>();
         FaultChecks.run(new Section(document, document.root(), "", problems), model);

@@ -27,7 +27,20 @@ final class Section {
     }
 
     Section at(String key) {
-        return new Section(document, node.path(key), path + "/" + key.replace("~", "~0").replace("/", "~1"), problems);
+        return new Section(document, node.path(key), path + "/" + escaped(key), problems);
+    }
+
+    /** A key as it stands in a JSON pointer. */
+    static String escaped(String key) {
+        return key.replace("~", "~0").replace("/", "~1");
+    }
+
+    String path() {
+        return path;
+    }
+
+    int line() {
+        return document.line(path);
     }
 
     JsonNode node() {
@@ -121,6 +134,6 @@ final class Section {
 
     /** Something about this place, with its line. */
     PackProblem problem(String reason, String remedy) {
-        return new PackProblem(document.line(path), path, reason, remedy);
+        return document.problem(path, reason, remedy);
     }
 }
