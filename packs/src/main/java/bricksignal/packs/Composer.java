@@ -17,9 +17,10 @@ import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.databind.node.StringNode;
 
 /**
- * Makes the flat document of a unit out of a family: the assemblies that it uses, its own sections, and the options chosen. What
- * stands later wins: assemblies, then the family, then the options. Two assemblies may add to one entry, but not say two things in one place.
- * One level: an assembly uses no other.
+ * Makes the flat document of a unit out of a family: its own sections, the assemblies that it uses, and the options chosen. The
+ * options win over the family and the family over the assemblies; two assemblies may add to one entry, but not say two things in
+ * one place. Entries stand in the family's order; an empty one keeps a place for what an assembly may bring. One level: an assembly
+ * uses no other.
  */
 final class Composer {
 
@@ -59,20 +60,27 @@ final class Composer {
     private Document flat() {
         Section root = new Section(family, family.root(), "", problems);
         List<Section> options = new Choices(root).chosen(chosen);
-        Set<String> head = Set.of("pack", "title", "duty", "marks", "line");
-        own(root, head::contains);
+        own(root, key -> true);
         uses(root);
         options.forEach(this::uses);
-        own(root, key -> !head.contains(key));
         for (Section option : options) {
             without(option);
             overrides(option);
             own(option, key -> !key.equals("label"));
         }
+        flat.forEach(Composer::dropKeptPlaces);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }
         return family.composed(flat, origins);
+    }
+
+    /** What no assembly brought has no place. */
+    private static void dropKeptPlaces(JsonNode section) {
+        if (section instanceof ObjectNode entries) {
+            Set.copyOf(entries.propertyNames()).stream().filter(name -> entries.get(name).isObject() && entries.get(name).isEmpty())
+                    .forEach(entries::remove);
+        }
     }
 
     private void uses(Section from) {
@@ -91,7 +99,7 @@ final class Composer {
     private void own(Section from, Predicate<String> which) {
         from.children().forEach((key, section) -> {
             if (!COMPOSING.contains(key) && which.test(key)) {
-                merge("/" + key, section.node(), flat, key, new Source(family, section.path(), null), true);
+                merge("/" + key, section.node(), flat, key, new Source(family, section.path(), null));
             }
         });
     }
@@ -147,14 +155,14 @@ final class Composer {
         }
     }
 
-    private void merge(String path, JsonNode node, ObjectNode into, String key, Source source, boolean wins) {
+    private void merge(String path, JsonNode node, ObjectNode into, String key, Source source) {
         JsonNode there = into.get(key);
         if (there == null) {
             into.set(key, node.deepCopy());
             source.trace(path, node);
         } else if (there instanceof ObjectNode object && node.isObject()) {
             node.properties().forEach(e -> merge(path + "/" + Section.escaped(e.getKey()), e.getValue(), object, e.getKey(),
-                    source.at(e.getKey()), wins));
+                    source.at(e.getKey())));
         } else if (there instanceof ArrayNode array && node.isArray() && GATHERED.matcher(path).matches()) {
             Set<JsonNode> all = new LinkedHashSet<>();
             array.forEach(all::add);
@@ -162,14 +170,15 @@ final class Composer {
             ArrayNode gathered = into.arrayNode();
             all.forEach(gathered::add);
             into.set(key, gathered);
-        } else if (wins) {
+        } else if (source.assembly == null) {
             into.set(key, node.deepCopy());
             source.trace(path, node);
-        } else if (!there.equals(node)) {
+        } else {
             Document.Origin other = origins.get(path);
-            problems.add(new PackProblem(family.line(path), path, "two assemblies say different things here: " + there + " ("
-                    + (other == null ? "the family" : other) + ") and " + node + " (" + source.assembly + ")",
-                    "Give one of them another name or plug by its values"));
+            if (other != null && other.assembly() != null && !there.equals(node)) {
+                problems.add(new PackProblem(family.line(path), path, "two assemblies say different things here: " + there + " (" + other
+                        + ") and " + node + " (" + source.assembly + ")", "Give one of them another name or plug by its values"));
+            }
         }
     }
 
@@ -200,7 +209,7 @@ final class Composer {
             assembly.root().properties().forEach(section -> {
                 if (!HEAD.contains(section.getKey())) {
                     merge("/" + section.getKey(), filled(section.getValue()), flat, section.getKey(),
-                            new Source(assembly, "/" + section.getKey(), "assemblies/" + id + ".yaml, used in line " + use.line()), false);
+                            new Source(assembly, "/" + section.getKey(), "assemblies/" + id + ".yaml, used in line " + use.line()));
                 }
             });
             unknown.forEach(name -> use.note("the assembly '" + id + "' speaks of $" + name + ", which is neither a port nor a value of it",

@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** The packs that ship with the application. */
@@ -82,6 +83,11 @@ public final class PackLibrary {
     /** The names of the assemblies that ship. */
     public static List<String> assemblies() {
         return ASSEMBLIES;
+    }
+
+    /** What an assembly is. */
+    static String assemblyTitle(String id) {
+        return Objects.requireNonNull(assembly(id)).root().path("title").asString();
     }
 
     /** The document of an assembly, null where there is none of that name. */

@@ -1,0 +1,191 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import bricksignal.core.unit.UnitModel;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.dataformat.yaml.YAMLMapper;
+
+/** A unit is composed of assemblies, its family's own sections and the options chosen; what does not fit is told all at once. */
+class CompositionTest {
+
+    private static final String FURNACE = PackLibrary.source("f1-furnace");
+
+    static Stream<Arguments> compositions() {
+        return PackLibrary.ids().stream().flatMap(id -> PackLibrary.compositions(id).stream().map(way -> Arguments.of(id, way)));
+    }
+
+    private static List<PackProblem> problems(String family, Map<String, String> chosen) {
+        try {
+            PackReader.read(PackReader.flat(family, chosen));
+        } catch (PackException refused) {
+            return refused.problems();
+        }
+        return List.of();
+    }
+
+    private static String spoilt(String from, String to) {
+        assertThat(FURNACE).contains(from);
+        return FURNACE.replace(from, to);
+    }
+
+    // --- what is composed -------------------------------------------------------------------------------------------------------------
+
+    @ParameterizedTest
+    @MethodSource("compositions")
+    void flatTextIsReadAsTheSameDocument(String id, Map<String, String> way) {
+        JsonNode composed = PackReader.flat(PackLibrary.source(id), way).root();
+        String flat = PackLibrary.text(id, way);
+        assertThat(same(new YAMLMapper().readTree(flat), composed)).isTrue();
+        assertThat(flat).doesNotContain("uses:").doesNotContain("choices:").doesNotContain("$");
+        assertThat(PackLibrary.text(id, way)).as("the same each time").isEqualTo(flat);
+    }
+
+    /** Numbers by their value: 7 and 7.0 are one number. */
+    private static boolean same(JsonNode a, JsonNode b) {
+        if (a.isNumber() && b.isNumber()) {
+            return a.asDouble() == b.asDouble();
+        }
+        if (!a.isContainer() || a.size() != b.size()) {
+            return a.equals(b);
+        }
+        if (a.isArray()) {
+            return IntStream.range(0, a.size()).allMatch(i -> same(a.get(i), b.get(i)));
+        }
+        return a.properties().stream().allMatch(e -> b.has(e.getKey()) && same(e.getValue(), b.get(e.getKey())));
+    }
+
+    @ParameterizedTest
+    @MethodSource("compositions")
+    void nominalRunOfEveryCompositionComesToEveryMomentThatIsWaitedFor(String id, Map<String, String> way) {
+        UnitModel model = PackReader.read(PackLibrary.text(id, way));
+        assertThat(model.moments()).allSatisfy(moment -> assertThat(bricksignal.core.unit.VirtualUnit.of(model, model.machine())
+                .secondsOf(moment)).isNotNegative());
+    }
+
+    @Test
+    void furnaceThatLightsByASparkHasNoIgniterAndProvesEveryFault() {
+        UnitModel spark = PackReader.check(PackLibrary.text("f1-furnace", Map.of("ignition", "spark")));
+        assertThat(spark.parts()).extracting(part -> part.id()).contains("electrode", "spark-lead", "inducer").doesNotContain("igniter");
+        assertThat(spark.traits().get("ignition")).containsExactly("spark");
+        assertThat(spark.machine().board("board").region("burner").states()).extracting(state -> state.id()).doesNotContain("warm-up");
+        assertThat(spark.title()).contains("spark");
+    }
+
+    @Test
+    void everyAssemblyIsUsedAndWhatStandsNearerWins() {
+        String all = String.join("\n", PackLibrary.ids().stream().map(PackLibrary::source).toList());
+        assertThat(PackLibrary.assemblies()).allSatisfy(id -> assertThat(all).contains("assembly: " + id));
+        UnitModel roof = PackReader.read(PackLibrary.text("f14-rooftop"));
+        assertThat(roof.fault("rod-coated").weight()).as("the family's own weight").isEqualTo(7);
+        assertThat(roof.fault("lead-chafed").weight()).as("that of the assembly").isEqualTo(3);
+    }
+
+    // --- what does not fit ------------------------------------------------------------------------------------------------------------
+
+    @Test
+    void missingAssemblyOpenPortAndUnknownValueAreToldAllAtOnceWithTheirLines() {
+        String family = spoilt("assembly: inducer, ports: {line: L1, out: IND, neutral: N}", "assembly: inducerr, ports: {line: L1, out: IND}")
+                .replace("ports: {common: C, ground: chassis}", "ports: {common: C}, values: {omhs: 3}");
+        List<PackProblem> problems = problems(family, Map.of());
+        assertThat(problems).hasSize(3);
+        assertThat(problems).anySatisfy(p -> assertThat(p.reason()).contains("no assembly 'inducerr'"))
+                .anySatisfy(p -> assertThat(p.reason()).contains("port 'ground'").contains("left open"))
+                .anySatisfy(p -> {
+                    assertThat(p.reason()).contains("no value 'omhs'");
+                    assertThat(p.remedy()).contains("ohms");
+                });
+        assertThat(problems).allSatisfy(p -> assertThat(FURNACE.lines().toList().get(p.line() - 1)).contains("assembly:"));
+    }
+
+    @Test
+    void twoAssembliesThatSayDifferentThingsInOnePlaceAreTold() {
+        String family = spoilt("  flame-sense: {", "  second: {assembly: inducer, ports: {line: L1, out: IND, neutral: N}, values: {ohms: 40}}\n  flame-sense: {");
+        assertThat(problems(family, Map.of())).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("/circuit/inducer-motor/ohms");
+            assertThat(p.reason()).contains("25").contains("40").contains("assemblies/inducer.yaml");
+        });
+    }
+
+    @Test
+    void problemInsideAnAssemblyNamesItAndTheLineThatUsesIt() {
+        assertThat(problems(spoilt("flame-sense, ports: {common: C,", "flame-sense, ports: {common: nowhere,"), Map.of())).isNotEmpty()
+                .anySatisfy(p -> assertThat(p.toString()).contains("assemblies/flame-sense.yaml, used in line " + (FURNACE.substring(0,
+                        FURNACE.indexOf("  flame-sense: {")).split("\n", -1).length)));
+    }
+
+    @Test
+    void choiceOrOptionThatIsNotThereIsTold() {
+        assertThat(problems(FURNACE, Map.of("ignition", "sparks"))).singleElement().satisfies(p -> {
+            assertThat(p.reason()).contains("no option 'sparks'");
+            assertThat(p.remedy()).contains("spark");
+        });
+        assertThat(problems(FURNACE, Map.of("igniton", "spark"))).singleElement()
+                .satisfies(p -> assertThat(p.reason()).contains("no choice 'igniton'"));
+    }
+
+    @Test
+    void overrideOfAStateThatIsNotThereAndAnEmptyTakingOutAreTold() {
+        String family = spoilt("boards/board/regions/burner/purge/next:", "boards/board/regions/burner/purgee/next:")
+                .replace("without: [boards/board/regions/burner/warm-up,", "without: [boards/board/regions/burner/warmup,");
+        assertThat(problems(family, Map.of("ignition", "spark"))).extracting(PackProblem::reason)
+                .anyMatch(r -> r.contains("purgee/next' to override")).anyMatch(r -> r.contains("warmup' to take out"));
+        assertThat(problems(family, Map.of())).as("the usual one does not touch them").isEmpty();
+    }
+
+    @Test
+    void optionsThatDoNotGoTogetherAreRefusedWithTheReasonAndNotListed() {
+        String family = FURNACE.replace("\ncircuit:", """
+
+                not-together:
+                  - {ignition: spark, colour: red, because: nobody makes it}
+                circuit:""").replace("choices:\n", """
+                choices:
+                  colour:
+                    label: What colour is it
+                    usual: gray
+                    options: {gray: {label: gray}, red: {label: red}}
+                """);
+        assertThat(problems(family, Map.of("ignition", "spark", "colour", "red"))).singleElement()
+                .satisfies(p -> assertThat(p.reason()).contains("nobody makes it"));
+        assertThat(Choices.all(Document.read(family, Document.Shape.FAMILY))).hasSize(3)
+                .doesNotContain(Map.of("ignition", "spark", "colour", "red"));
+    }
+
+    // --- bin/pack ---------------------------------------------------------------------------------------------------------------------
+
+    private static String said(int expected, String... args) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        assertThat(new PackTool(new PrintStream(bytes, true, StandardCharsets.UTF_8)).run(List.of(args))).isEqualTo(expected);
+        return bytes.toString(StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void toolListsShowsAndChecks(@TempDir Path folder) throws IOException {
+        assertThat(said(0, "list")).contains("f1-furnace ignition=hot-surface\nf1-furnace ignition=spark\n").contains("f9-airhandler\n");
+        assertThat(said(0, "assemblies")).contains("hot-surface  Hot surface igniter");
+        assertThat(said(0, "show", "f1-furnace", "ignition=spark")).isEqualTo(PackLibrary.text("f1-furnace", Map.of("ignition", "spark")));
+        Path file = folder.resolve("mine.yaml");
+        Files.writeString(file, spoilt("usual: hot-surface", "usual: candle"));
+        assertThat(said(1, "check", file.toString())).contains("no option 'candle'").contains("line ");
+        assertThat(said(2, "check", folder.resolve("none").toString())).contains("no file").contains("bin/pack list");
+        assertThat(said(2, "show", "f1-furnace", "spark")).contains("'spark' is no choice");
+        assertThatThrownBy(() -> PackLibrary.text("f1-furnace", Map.of("ignition", "candle"))).isInstanceOf(PackException.class);
+    }
+}
