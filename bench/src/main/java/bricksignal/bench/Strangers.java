@@ -50,7 +50,9 @@ final class Strangers {
                 {"            - {when: in.TH and in.air, to: air-early}\n", "", """
                         air-early:
                           lamp: 2 flashes
-                          next: [{when: not in.TH, to: ready}, {when: not in.air, to: blow}]
+                          next:
+                            - {when: not in.TH, to: ready}
+                            - {when: not in.air, to: blow}
                 """, "", " or state.burner.air-early", ""},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 4"},
@@ -58,7 +60,7 @@ final class Strangers {
                 {"        lockout:\n          lamp", "        lockout:\n          outputs: [fan]\n          lamp"}},
             "f9-airhandler", new String[][] {
                 {"in.answer and elapsed >= 1", "in.answer and elapsed >= 4"},
-                {"not in.answer, to: no-answer}]", "not in.answer, to: asking}]"},
+                {"{when: not in.answer, to: no-answer}", "{when: not in.answer, to: asking}"},
                 {"        no-answer:\n          lamp: 4 flashes", "        no-answer:\n          lamp: steady"},
                 {"        wake:\n          lamp: steady", "        wake:\n          lamp: fast"}},
             "f12-minisplit", new String[][] {

@@ -14,6 +14,15 @@ final class Choices {
         this.root = root;
     }
 
+    /** What there is to choose. */
+    List<Composition.Choice> list() {
+        return root.at("choices").children().entrySet().stream().map(choice -> {
+            Map<String, String> options = new LinkedHashMap<>();
+            choice.getValue().at("options").children().forEach((id, option) -> options.put(id, option.text("label")));
+            return new Composition.Choice(choice.getKey(), choice.getValue().text("label"), choice.getValue().text("usual"), options);
+        }).toList();
+    }
+
     /** The options chosen, in the order of the choices; what cannot be chosen so is noted. */
     List<Section> chosen(Map<String, String> asked) {
         Map<String, Section> choices = root.at("choices").children();
@@ -44,8 +53,7 @@ final class Choices {
     }
 
     /** Every way to choose that goes together, the usual one first. */
-    static List<Map<String, String>> all(Document family) {
-        Section root = new Section(family, family.root(), "", new ArrayList<>());
+    static List<Map<String, String>> all(Section root) {
         List<Map<String, String>> ways = new ArrayList<>(List.of(Map.of()));
         root.at("choices").children().forEach((name, choice) -> {
             List<String> options = new ArrayList<>(List.of(choice.text("usual")));
@@ -60,9 +68,9 @@ final class Choices {
             ways.addAll(more);
         });
         return ways.stream().filter(way -> {
-            List<PackProblem> problems = new ArrayList<>();
-            new Choices(new Section(family, family.root(), "", problems)).chosen(way);
-            return problems.isEmpty();
+            Section anew = root.anew();
+            new Choices(anew).chosen(way);
+            return !anew.hasProblems();
         }).toList();
     }
 }

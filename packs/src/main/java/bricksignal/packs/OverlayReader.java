@@ -61,8 +61,33 @@ public final class OverlayReader {
                     PackLibrary.ids()) + ModelChecks.maybe(family, PackLibrary.ids()));
             throw new PackException(problems);
         }
-        Document pack = Document.read(familyText == null ? PackLibrary.text(family) : familyText, Document.Shape.PACK);
-        return new OverlayReader(root, pack, problems).laid();
+        return new OverlayReader(root, familyText == null ? composed(root, family) : Document.read(familyText, Document.Shape.PACK),
+                problems).laid();
+    }
+
+    /**
+     * What an overlay's text says was chosen of its family, option by choice.
+     *
+     * @throws PackException if the text is not YAML or does not fit the schema
+     */
+    public static Map<String, String> choices(String yaml) {
+        Document document = Document.read(yaml, Document.Shape.OVERLAY);
+        return chosen(new Section(document, document.root(), "", new ArrayList<>()));
+    }
+
+    private static Map<String, String> chosen(Section overlay) {
+        Map<String, String> chosen = new LinkedHashMap<>();
+        overlay.at("choices").children().keySet().forEach(choice -> chosen.put(choice, overlay.at("choices").text(choice)));
+        return chosen;
+    }
+
+    /** The family with the overlay's choices made; what cannot be chosen is the overlay's problem. */
+    private static Document composed(Section overlay, String family) {
+        try {
+            return Document.read(PackLibrary.text(family, chosen(overlay)), Document.Shape.PACK);
+        } catch (PackException refused) {
+            throw new PackException(refused.problems().stream().map(p -> overlay.at("choices").problem(p.reason(), p.remedy())).toList());
+        }
     }
 
     private Overlay laid() {
@@ -80,7 +105,7 @@ public final class OverlayReader {
         Map<String, Chart> charts = new LinkedHashMap<>();
         model.charts().forEach((board, chart) -> charts.put(board, generations.containsKey(board)
                 ? new Chart(chart.codes(), generations.get(board)) : chart));
-        return new Overlay(overlay.text("overlay"), family.id(), overlay.text("title"), model.with(charts),
+        return new Overlay(overlay.text("overlay"), family.id(), chosen(overlay), overlay.text("title"), model.with(charts),
                 List.of("timings", "fuses", "nominals", "settings").stream().noneMatch(overlay::has), notes);
     }
 

@@ -7,10 +7,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /** The packs that ship with the application. */
@@ -20,6 +23,9 @@ public final class PackLibrary {
             "f14-rooftop");
 
     private static final List<String> ASSEMBLIES = List.of("flame-sense", "hot-surface", "inducer", "spark");
+
+    /** Flat texts by family and choices: some fifty kilobytes each. */
+    private static final Map<String, String> FLAT = new ConcurrentHashMap<>();
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
@@ -65,19 +71,43 @@ public final class PackLibrary {
     }
 
     /**
-     * The same with other options chosen.
+     * The same with other options chosen; made once.
      *
      * @param chosen option by choice; the usual one where a choice is not in it
      *
      * @throws PackException if the pack has no such choice or option, or they do not go together
      */
     public static String text(String id, Map<String, String> chosen) {
-        return FlatText.of(PackReader.flat(source(id), chosen).root());
+        return FLAT.computeIfAbsent(id + new TreeMap<>(chosen), key -> FlatText.of(PackReader.flat(source(id), chosen).root()));
     }
 
-    /** Every way in which the choices of a shipped pack go together, the usual one first: option by choice. */
-    public static List<Map<String, String>> compositions(String id) {
-        return Choices.all(Document.read(source(id), Document.Shape.FAMILY));
+    /** What there is to choose in a shipped pack. */
+    public static List<Composition.Choice> choices(String id) {
+        return new Choices(family(id)).list();
+    }
+
+    /** Every legal composition of every shipped pack, of each the usual one first. */
+    public static List<Composition> compositions() {
+        return SHIPPED.stream().flatMap(id -> compositions(id).stream()).toList();
+    }
+
+    /** Every way in which the choices of a shipped pack go together, the usual one first. */
+    public static List<Composition> compositions(String id) {
+        List<Map<String, String>> ways = Choices.all(family(id));
+        return ways.stream().map(way -> {
+            Section flat = section(Document.read(text(id, way), Document.Shape.ANY));
+            Map<String, List<String>> traits = new LinkedHashMap<>();
+            flat.at("traits").children().keySet().forEach(trait -> traits.put(trait, flat.at("traits").texts(trait)));
+            return new Composition(id, way, way.equals(ways.get(0)), flat.text("title"), traits);
+        }).toList();
+    }
+
+    private static Section family(String id) {
+        return section(Document.read(source(id), Document.Shape.FAMILY));
+    }
+
+    private static Section section(Document document) {
+        return new Section(document, document.root(), "", new ArrayList<>());
     }
 
     /** The names of the assemblies that ship. */

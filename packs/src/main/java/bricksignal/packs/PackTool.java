@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 
 /** {@code bin/pack}: what compositions there are, the flat text of one, and the whole check of a file. */
 public final class PackTool {
@@ -35,7 +34,7 @@ public final class PackTool {
         String verb = args.isEmpty() ? "" : args.get(0);
         try {
             switch (verb) {
-                case "list" -> PackLibrary.ids().forEach(this::list);
+                case "list" -> PackLibrary.compositions().forEach(composition -> out.println(composition.name()));
                 case "assemblies" -> PackLibrary.assemblies().forEach(id -> out.println(id + "  " + PackLibrary.assemblyTitle(id)));
                 case "show" -> out.print(PackLibrary.text(second(args), chosen(args)));
                 case "check" -> check(Files.readString(Path.of(second(args)), StandardCharsets.UTF_8), chosen(args));
@@ -50,11 +49,6 @@ public final class PackTool {
             out.println(USAGE);
             return 2;
         }
-    }
-
-    private void list(String id) {
-        PackLibrary.compositions(id).forEach(way -> out.println((id + " " + way.entrySet().stream().map(e -> e.getKey() + "=" + e.getValue())
-                .collect(Collectors.joining(" "))).strip()));
     }
 
     private void check(String text, Map<String, String> chosen) {

@@ -43,6 +43,11 @@ final class Section {
         return document.line(path);
     }
 
+    /** The same place, with no problem noted yet. */
+    Section anew() {
+        return new Section(document, node, path, new ArrayList<>());
+    }
+
     JsonNode node() {
         return node;
     }

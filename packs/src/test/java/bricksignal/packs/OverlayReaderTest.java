@@ -142,4 +142,27 @@ class OverlayReaderTest {
         assertThatThrownBy(() -> OverlayReader.read(HEAD + "#" + "x".repeat(400_000))).hasMessageContaining("at most");
         assertThat(problems("[".repeat(3000))).isNotEmpty();
     }
+
+    // --- choices ---------------------------------------------------------------------------------------------------------------
+
+    @Test
+    void overlayKeepsWhatWasChosenOfItsFamily() {
+        String yaml = HEAD + "choices: {ignition: spark}\nlabels: {HLI: J4-2}\n";
+        Overlay spark = OverlayReader.read(yaml);
+        assertThat(spark.choices()).containsExactly(java.util.Map.entry("ignition", "spark"));
+        assertThat(OverlayReader.choices(yaml)).isEqualTo(spark.choices());
+        assertThat(spark.model().parts()).extracting(part -> part.id()).contains("electrode").doesNotContain("igniter");
+        assertThat(spark.model().point("HLI").label()).isEqualTo("J4-2");
+        assertThat(OverlayReader.read(HEAD + "labels: {HLI: J4-2}\n").choices()).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeChosenIsTheOverlaysProblem() {
+        assertThat(problems(HEAD + "choices: {ignition: candle}\n")).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("/choices");
+            assertThat(p.reason()).contains("no option 'candle'");
+        });
+        assertThat(problems(HEAD + "choices: {ignition: spark}\nlabels: {HSI: J4-2}\n")).as("a spark furnace has no igniter output")
+                .anySatisfy(p -> assertThat(p.reason()).contains("'HSI'"));
+    }
 }
