@@ -25,12 +25,23 @@ const kept = useQuery({
     ),
 })
 const familyId = computed(() => (fresh.value ? String(route.query.family ?? '') : (kept.data.value?.row.family ?? '')))
+const asked = [route.query.choice ?? []].flat().map((one) => String(one).split(':') as [string, string])
+const typed = ref<Typed>(fromDraft({ overlay: '', family: '', title: '', choices: Object.fromEntries(asked) }))
+const choice = computed(() =>
+  Object.entries(typed.value.choices)
+    .filter(([, option]) => option)
+    .map(([id, option]) => `${id}:${option}`),
+)
+const optionOf = (c: Family['choices'][number]) => typed.value.choices[c.id] || c.usual
 const family = useQuery({
-  queryKey: computed(() => ['family', familyId.value]),
+  queryKey: computed(() => ['family', familyId.value, choice.value]),
   enabled: computed(() => familyId.value !== ''),
-  queryFn: () => answer<Family>(api.GET('/api/packs/{id}/family', { params: { path: { id: familyId.value } } })),
+  queryFn: () =>
+    answer<Family>(
+      api.GET('/api/packs/{id}/family', { params: { path: { id: familyId.value }, query: { choice: choice.value } } }),
+    ),
+  placeholderData: (before) => before,
 })
-const typed = ref<Typed>(fromDraft({ overlay: '', family: '', title: '' }))
 const check = ref<BoardCheck | null>(null)
 const problem = ref('')
 const saved = ref('')
@@ -141,6 +152,21 @@ async function save() {
           </select>
         </div>
       </div>
+      <fieldset v-for="c in family.data.value.choices" :key="c.id" class="choice">
+        <legend class="h5">{{ c.label }}</legend>
+        <button
+          v-for="o in c.options"
+          :key="o.id"
+          type="button"
+          class="key"
+          :aria-pressed="optionOf(c) === o.id"
+          :data-test="`choice-${c.id}-${o.id}`"
+          @click="typed.choices[c.id] = o.id === c.usual ? '' : o.id"
+        >
+          {{ o.label }}
+        </button>
+        <p v-if="said('/choices')" class="problem">{{ said('/choices') }}</p>
+      </fieldset>
       <section v-for="chart in family.data.value.charts" :key="chart.board" :aria-label="`chart of the ${chart.label}`">
         <h2 class="h5">Code chart, {{ chart.label }}</h2>
         <div v-for="(g, i) in typed.charts[chart.board]" :key="i" class="generation">
@@ -304,6 +330,16 @@ async function save() {
 .board {
   max-width: 72rem;
   padding-bottom: 6rem;
+}
+.choice {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-block: 0.75rem;
+}
+.choice .key[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--paper);
 }
 .head {
   display: flex;

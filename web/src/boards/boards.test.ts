@@ -50,6 +50,18 @@ afterEach(() => vi.useRealTimers())
 describe('typing in a board', () => {
   const family = {
     title: 'Furnace',
+    choices: [
+      {
+        id: 'ignition',
+        label: 'How does it light',
+        usual: 'hot-surface',
+        options: [
+          { id: 'hot-surface', label: 'a hot surface glows' },
+          { id: 'spark', label: 'a spark ticks' },
+        ],
+      },
+    ],
+    chosen: { ignition: 'hot-surface' },
     charts: [{ board: 'board', label: 'board', conditions: ['limit open'] }],
     timings: [{ id: 'purge-time', label: 'purge', value: 15 }],
     fuses: [],
@@ -91,6 +103,37 @@ describe('typing in a board', () => {
     })
     expect(replace).toHaveBeenCalledWith('/boards/st-board-rev-c')
     expect(page.get('[role=status]').text()).toContain('Kept as a new version')
+  })
+
+  it('keeps what is chosen of the family, asks for the family as it then is, and forgets what is as usual', async () => {
+    const page = await editor()
+    const pressed = (option: string) => page.get(`[data-test=choice-ignition-${option}]`).attributes('aria-pressed')
+    expect([pressed('hot-surface'), pressed('spark')]).toEqual(['true', 'false'])
+    await page.get('[data-test=choice-ignition-spark]').trigger('click')
+    await flushPromises()
+    expect([pressed('hot-surface'), pressed('spark')]).toEqual(['false', 'true'])
+    expect(vi.mocked(client.api.GET)).toHaveBeenLastCalledWith('/api/packs/{id}/family', {
+      params: { path: { id: 'f1-furnace' }, query: { choice: ['ignition:spark'] } },
+    })
+    answers['/api/overlays'] = good
+    await page.get('[data-test=board-title]').setValue('Spark board')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenCalledWith('/api/overlays', {
+      body: expect.objectContaining({ choices: { ignition: 'spark' } }),
+    })
+    await page.get('[data-test=choice-ignition-hot-surface]').trigger('click')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/overlays', {
+      body: expect.objectContaining({ choices: undefined }),
+    })
+  })
+
+  it('begins with what was found out when the unit was identified', async () => {
+    query.choice = 'ignition:spark'
+    const page = await editor()
+    expect(page.get('[data-test=choice-ignition-spark]').attributes('aria-pressed')).toBe('true')
   })
 
   it('says at the place what the server found while it is typed, and keeps nothing that cannot be used', async () => {
@@ -156,8 +199,15 @@ describe('the lines of a chart', () => {
 })
 
 describe('which unit it is', () => {
-  const furnace = { id: 'f1', title: 'Furnace', duty: 'heats', probability: 0.6 }
-  const roof = { id: 'f14', title: 'Rooftop', duty: 'cools', probability: 0.4 }
+  const furnace = {
+    id: 'f1',
+    name: 'f1 ignition=hot-surface',
+    choices: {},
+    title: 'Furnace',
+    duty: 'heats',
+    probability: 0.6,
+  }
+  const roof = { id: 'f14', name: 'f14', choices: {}, title: 'Rooftop', duty: 'cools', probability: 0.4 }
   const question = { id: 'place', text: 'Where does it stand?', answers: [{ id: 'roof', text: 'roof' }] }
 
   it('asks until nothing tells more apart, takes a step back, and lets a family be chosen at any time', async () => {

@@ -4,6 +4,7 @@ import { emptyRow, fromDraft, patternOf, toDraft, type Typed } from './draft'
 const typed: Typed = {
   name: 'blue-board',
   title: 'Blue board',
+  choices: { ignition: 'spark', blower: '' },
   charts: {
     board: [
       {
@@ -35,6 +36,7 @@ describe('draft', () => {
       overlay: 'blue-board',
       family: 'f1-furnace',
       title: 'Blue board',
+      choices: { ignition: 'spark' },
       charts: {
         board: [{ generation: 'first', weight: 2, codes: [{ pattern: '3 flashes', condition: 'ignition lockout' }] }],
       },

@@ -16,6 +16,8 @@ export interface GenerationRows {
 export interface Typed {
   name: string
   title: string
+  /** Option by choice of the family; what is not in it is as usual. */
+  choices: Record<string, string>
   charts: Record<string, GenerationRows[]>
   timings: Record<string, string>
   labels: Record<string, string>
@@ -63,6 +65,7 @@ export function toDraft(typed: Typed, family: string): Draft {
     overlay: typed.name,
     family,
     title: typed.title,
+    choices: filled(typed.choices, (t) => t),
     charts: charts.length ? Object.fromEntries(charts) : undefined,
     timings: filled(typed.timings, number),
     labels: filled(typed.labels, (t) => t),
@@ -99,6 +102,7 @@ export function fromDraft(draft: Draft): Typed {
   return {
     name: draft.overlay,
     title: draft.title,
+    choices: texts(draft.choices),
     charts: Object.fromEntries(
       Object.entries(draft.charts ?? {}).map(([board, generations]) => [
         board,

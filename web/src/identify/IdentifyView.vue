@@ -11,7 +11,8 @@ const route = useRoute()
 const router = useRouter()
 const queries = useQueryClient()
 const answers = ref<Record<string, string>>({})
-const family = ref('')
+/** The name of what was taken: a family with its choices made. */
+const taken = ref('')
 const state = useQuery({
   queryKey: computed(() => ['identify', answers.value]),
   queryFn: () => answer<Identified>(api.POST('/api/identify', { body: { answers: answers.value } })),
@@ -20,7 +21,8 @@ const state = useQuery({
 const question = computed(() => state.data.value?.next ?? null)
 const families = computed(() => state.data.value?.families ?? [])
 const leader = computed(() => families.value[0])
-const picked = computed(() => families.value.find((f) => f.id === family.value))
+const picked = computed(() => families.value.find((f) => f.name === taken.value))
+const family = computed(() => picked.value?.id ?? '')
 
 function give(id: string, value: string) {
   answers.value = { ...answers.value, [id]: value }
@@ -30,7 +32,7 @@ function back() {
   answers.value = Object.fromEntries(asked.slice(0, -1).map((k) => [k, answers.value[k]!]))
 }
 onKeyStroke((event) => {
-  if (family.value || !question.value || event.target instanceof HTMLInputElement) return
+  if (taken.value || !question.value || event.target instanceof HTMLInputElement) return
   const choice = question.value.answers[Number(event.key) - 1]
   if (choice) give(question.value.id, choice.id)
   else if (event.key === 's' || event.key === 'S') give(question.value.id, '')
@@ -60,6 +62,7 @@ async function make(typeIn: boolean) {
           label: label.value,
           location: location.value,
           pack: family.value,
+          choices: picked.value?.choices,
           board: board.value || undefined,
         },
       }),
@@ -68,7 +71,17 @@ async function make(typeIn: boolean) {
     const known = (await answer<Site[]>(api.GET('/api/sites'))).find((s) => s.units.some((u) => u.id === unit.id))
     const toJob = { path: '/jobs/new', query: { site: known?.id, unit: unit.id } }
     await router.push(
-      typeIn ? { path: '/boards/new', query: { family: family.value, unit: unit.id, site: known?.id } } : toJob,
+      typeIn
+        ? {
+            path: '/boards/new',
+            query: {
+              family: family.value,
+              choice: Object.entries(picked.value?.choices ?? {}).map(([choice, option]) => `${choice}:${option}`),
+              unit: unit.id,
+              site: known?.id,
+            },
+          }
+        : toJob,
     )
   } catch (failure) {
     problem.value = failure as Problem
@@ -79,7 +92,7 @@ async function make(typeIn: boolean) {
 <template>
   <TopBar title="Identify" />
   <main class="page identify">
-    <section v-if="!family" class="ask" aria-live="polite">
+    <section v-if="!taken" class="ask" aria-live="polite">
       <h1 class="eyebrow">
         {{ question ? `question ${(state.data.value?.asked ?? 0) + 1}` : 'what it is' }}
       </h1>
@@ -104,7 +117,7 @@ async function make(typeIn: boolean) {
       <template v-else-if="leader">
         <p class="question">{{ leader.title }}</p>
         <p>{{ leader.duty }}</p>
-        <button type="button" class="key next wide" data-test="take-family" @click="family = leader.id">
+        <button type="button" class="key next wide" data-test="take-family" @click="taken = leader.name">
           It is this one
         </button>
       </template>
@@ -113,11 +126,11 @@ async function make(typeIn: boolean) {
       </button>
       <p v-if="state.error.value" class="problem" role="alert">{{ state.error.value.message }}</p>
     </section>
-    <section v-if="!family" aria-labelledby="left-title">
+    <section v-if="!taken" aria-labelledby="left-title">
       <h2 id="left-title" class="eyebrow">what it can still be</h2>
       <ul class="families">
-        <li v-for="f in families" :key="f.id">
-          <button type="button" :data-test="`family-${f.id}`" @click="family = f.id">
+        <li v-for="f in families" :key="f.name">
+          <button type="button" :data-test="`family-${f.id}`" @click="taken = f.name">
             <span class="level" :style="{ width: `${100 * f.probability}%` }" aria-hidden="true"></span>
             <span>{{ f.title }}</span> <span class="num">{{ percent(f.probability) }}</span>
           </button>
@@ -128,7 +141,7 @@ async function make(typeIn: boolean) {
     <form v-else class="form" @submit.prevent="make(true)">
       <h1 class="h4">{{ picked?.title }}</h1>
       <p>{{ picked?.duty }}</p>
-      <button type="button" class="key quiet" @click="family = ''">it is another one</button>
+      <button type="button" class="key quiet" @click="taken = ''">it is another one</button>
       <label for="unit-site">Site</label>
       <select id="unit-site" v-model="siteId" class="form-select field" required>
         <option value="" disabled>Choose a site</option>

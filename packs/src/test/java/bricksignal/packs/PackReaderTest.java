@@ -17,7 +17,7 @@ class PackReaderTest {
     /** Each reading of a pack takes a while: a fifth of the marks is tried. */
     private static final int EVERY_SO_MANY = 5;
 
-    private static final String GOOD = PackLibrary.text("f1-furnace");
+    private static final String GOOD = PackLibrary.source("f1-furnace");
 
     private static List<PackProblem> problems(String from, String to) {
         assertThat(GOOD).as("the text to spoil").contains(from);
@@ -70,21 +70,21 @@ class PackReaderTest {
 
     @Test
     void unknownElementInAFaultIsRefused() {
-        assertThat(problems("{element: igniter, mode: OPEN}", "{element: ignitor, mode: OPEN}")).singleElement()
+        assertThat(problems("{element: gas-valve, mode: OPEN}", "{element: gas-valev, mode: OPEN}")).singleElement()
                 .satisfies(p -> {
-                    assertThat(p.path()).isEqualTo("/faults/igniter-open");
-                    assertThat(p.line()).isEqualTo(line("  igniter-open: "));
-                    assertThat(p.reason()).contains("'ignitor'");
+                    assertThat(p.path()).isEqualTo("/faults/valve-coil");
+                    assertThat(p.line()).isEqualTo(line("  valve-coil: "));
+                    assertThat(p.reason()).contains("'gas-valev'");
                 });
     }
 
     @Test
     void danglingNetIsRefused() {
-        assertThat(problems("inducer-motor:  {is: load, a: ind-hot", "inducer-motor:  {is: load, a: ind-hott"))
+        assertThat(problems("gas-valve:      {is: load, a: valve-hot", "gas-valve:      {is: load, a: valve-hott"))
                 .anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/circuit/inducer-motor");
-                    assertThat(p.reason()).contains("net 'ind-hott' dangles");
-                    assertThat(p.remedy()).contains("Maybe 'ind-hot'");
+                    assertThat(p.path()).isEqualTo("/circuit/gas-valve");
+                    assertThat(p.reason()).contains("net 'valve-hott' dangles");
+                    assertThat(p.remedy()).contains("Maybe 'valve-hot'");
                 });
     }
 
@@ -177,7 +177,7 @@ class PackReaderTest {
 
     @Test
     void allProblemsAreToldAtOnce() {
-        String spoiled = GOOD.replace("{element: igniter, mode: OPEN}", "{element: ignitor, mode: OPEN}")
+        String spoiled = GOOD.replace("{element: gas-valve, mode: OPEN}", "{element: gas-valev, mode: OPEN}")
                 .replace("to: 0.95 * vent * hose", "to: 0.95 * vent * hoze");
         assertThatThrownBy(() -> PackReader.read(spoiled)).isInstanceOfSatisfying(PackException.class,
                 refused -> assertThat(refused.problems()).hasSize(2));

@@ -53,12 +53,52 @@ class BoardsTest {
     void questionsLeadToAFamily() {
         Map<String, String> answers = new LinkedHashMap<>();
         JsonNode state = ines.post("/api/identify", Map.of("answers", answers)).json();
-        assertThat(state.get("families")).hasSize(5);
+        assertThat(state.get("families")).as("every legal composition").hasSize(bricksignal.packs.PackLibrary.compositions().size());
         answers.putAll(Map.of("place", "roof", "supply", "three"));
         state = ines.post("/api/identify", Map.of("answers", answers)).json();
         assertThat(state.get("families").get(0).get("id").asString()).isEqualTo("f14-rooftop");
         assertThat(state.get("next").isNull()).isTrue();
         assertThat(ines.post("/api/identify", Map.of("answers", Map.of("place", "moon"))).status()).isEqualTo(422);
+    }
+
+    /** The questions end in a family with its choices made; the unit keeps them, and its visit is of that composition. */
+    @Test
+    void questionsLeadToChoicesThatTheUnitAndItsVisitKeep() {
+        JsonNode leader = ines.post("/api/identify", Map.of("answers", Map.of("place", "indoors", "fuel", "gas", "ignition", "spark", "blower", "psc")))
+                .json().get("families").get(0);
+        assertThat(leader.get("name").asString()).isEqualTo("f1-furnace ignition=spark");
+        Client.Reply made = ines.post("/api/units", Map.of("siteName", "Spark " + UUID.randomUUID(), "label", "furnace", "location", "cellar",
+                "pack", leader.get("id").asString(), "choices", Map.of("ignition", "spark")));
+        assertThat(made.json().get("board").asString()).isEqualTo("f1-furnace-spark");
+        String visit = visitTo(made.json().get("id").asString());
+        String seen = ines.get("/api/visits/" + visit).body();
+        assertThat(seen).contains("spark electrode").doesNotContain("hot-surface igniter");
+        assertThat(ines.get("/api/packs/f1-furnace/family?choice=ignition:spark").json().get("chosen").get("ignition").asString()).isEqualTo("spark");
+        assertThat(ines.get("/api/packs/f1-furnace.yaml?choice=ignition:spark").body()).contains("spark electrode").doesNotContain("uses:");
+        assertThat(ines.get("/api/packs/f1-furnace/family?choice=ignition:candle").status()).isEqualTo(422);
+        assertThat(ines.post("/api/units", Map.of("siteName", "x", "label", "y", "location", "z", "pack", "f1-furnace", "choices",
+                Map.of("ignition", "candle"))).status()).isEqualTo(422);
+    }
+
+    /** What is chosen can be changed with everything entered kept: an open visit follows, a closed one stays as it was. */
+    @Test
+    void openVisitFollowsWhatIsChosenAndAClosedOneDoesNot() {
+        String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+        Map<String, Object> draft = new LinkedHashMap<>(Map.of("overlay", name, "family", "f1-furnace", "title", "Board " + name));
+        ines.post("/api/overlays", draft);
+        String unit = unitWith(name);
+        String open = visitTo(unit);
+        assertThat(ines.add(open, Client.entry("READING", "test", "v.R.standby", "reading", "27.4")).status()).isEqualTo(200);
+        String closed = visitTo(unit);
+        ines.add(closed, Client.entry("READING", "test", "v.R.standby", "reading", "27.4"));
+        assertThat(ines.post("/api/visits/" + closed + "/close", Map.of("outcome", "FIXED", "decided", "nothing")).status()).isEqualTo(200);
+        draft.put("choices", Map.of("ignition", "spark"));
+        assertThat(ines.post("/api/overlays", draft).json().get("usable").asBoolean()).isTrue();
+        JsonNode followed = ines.get("/api/visits/" + open).json();
+        assertThat(followed.get("page").get("log")).as("everything entered is kept").hasSize(1);
+        assertThat(followed.get("unit").toString()).contains("spark").doesNotContain("igniter output");
+        assertThat(ines.add(open, Client.entry("ANSWER", "test", "hear-spark", "yes", false)).status()).isEqualTo(200);
+        assertThat(ines.get("/api/visits/" + closed).json().get("unit").toString()).contains("igniter output");
     }
 
     /** A unit whose board has times of its own takes a while to be made ready; the job does not wait for it, and is made once. */

@@ -89,7 +89,7 @@ class KeptTest {
         String visit = ines.job("old pack");
         ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
         olderPack(visit, PackLibrary.text("f1-furnace").replace("label: hot-surface igniter", "label: igniter as it was called")
-                .replace("ohms-igniter:  ", "ohms-glow: "));
+                .replace("ohms-igniter: ", "ohms-glow: "));
         JsonNode view = page(visit);
         assertThat(view.get("newerPack").toString()).contains("ohms-glow").contains("ADDED").contains("TAKEN_OUT");
         assertThat(view.get("page").get("log").get(0).get("what").asString()).as("the old pack has no such test").contains(

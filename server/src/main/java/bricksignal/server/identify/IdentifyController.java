@@ -1,8 +1,10 @@
 package bricksignal.server.identify;
 
+import bricksignal.core.Known;
 import bricksignal.core.identify.Identification;
 import bricksignal.core.identify.Question;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.Composition;
 import bricksignal.packs.Vocabulary;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
@@ -38,8 +40,14 @@ class IdentifyController {
     record AnswerView(String id, String text, int families) {
     }
 
-    /** A family and how likely it is. */
-    record CandidateView(String id, String title, String duty, double probability) {
+    /**
+     * A family with its choices made and how likely it is.
+     *
+     * @param id of the family
+     * @param name of the composition
+     * @param choices option by choice; empty where all are as usual
+     */
+    record CandidateView(String id, String name, Map<String, String> choices, String title, String duty, double probability) {
     }
 
     /** Where the questions stand; no next question means that they are over. */
@@ -49,10 +57,15 @@ class IdentifyController {
     @PostMapping("/api/identify")
     IdentifyView identify(@RequestBody Answers given) {
         Map<String, Map<String, List<String>>> traits = new LinkedHashMap<>();
-        packs.models().forEach(model -> traits.put(model.id(), model.traits()));
+        Map<String, Composition> compositions = new LinkedHashMap<>();
+        packs.compositions().forEach(composition -> {
+            traits.put(composition.name(), composition.traits());
+            compositions.put(composition.name(), composition);
+        });
         try {
             Identification now = Identification.of(List.copyOf(Vocabulary.questions().values()), traits, given.answers());
-            return new IdentifyView(now.families().entrySet().stream().map(e -> family(e.getKey(), e.getValue())).toList(),
+            return new IdentifyView(now.families().entrySet().stream().map(e -> candidate(Known.in(compositions, e.getKey()),
+                    e.getValue())).toList(),
                     now.next().map(q -> question(now, q)).orElse(null), given.answers().size());
         } catch (IllegalArgumentException refused) {
             throw new BadInput("answers", refused.getMessage() + ".");
@@ -65,9 +78,10 @@ class IdentifyController {
         return Vocabulary.conditions();
     }
 
-    private CandidateView family(String id, double probability) {
-        UnitModel model = packs.models().stream().filter(m -> m.id().equals(id)).findFirst().orElseThrow();
-        return new CandidateView(id, model.title(), model.duty(), probability);
+    private CandidateView candidate(Composition composition, double probability) {
+        UnitModel model = packs.models().stream().filter(m -> m.id().equals(composition.family())).findFirst().orElseThrow();
+        return new CandidateView(composition.family(), composition.name(), composition.usual() ? Map.of() : composition.choices(),
+                composition.title(), model.duty(), probability);
     }
 
     private static QuestionView question(Identification now, Question question) {

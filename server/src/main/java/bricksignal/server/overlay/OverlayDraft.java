@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param overlay its name
  * @param family the pack it lies over
+ * @param choices what was chosen of the family, option by choice
  * @param charts by board: generations of its chart
  * @param timings seconds by parameter
  * @param labels by point
@@ -19,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param settings by setting
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
-public record OverlayDraft(String overlay, String family, String title, @Nullable Map<String, List<Generation>> charts,
+public record OverlayDraft(String overlay, String family, String title, @Nullable Map<String, String> choices, @Nullable Map<String, List<Generation>> charts,
         @Nullable Map<String, Double> timings, @Nullable Map<String, String> labels, @Nullable Map<String, String> colours,
         @Nullable Map<String, Double> fuses, @Nullable Map<String, Nominal> nominals,
         @Nullable Map<String, Setting> settings) {

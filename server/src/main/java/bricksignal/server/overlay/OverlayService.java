@@ -1,5 +1,6 @@
 package bricksignal.server.overlay;
 
+import bricksignal.packs.Composition;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
 import bricksignal.server.account.SessionAccounts;
@@ -69,6 +70,14 @@ public class OverlayService {
         int next = last == null ? 1 : last.version() + 1;
         return new Kept(versions.saveAndFlush(new OverlayVersion(UUID.randomUUID(), overlay, next, read.title(), text,
                 accounts.of(login).id(), clock.instant())), read);
+    }
+
+    /** The board that says nothing but what was chosen of a family; made where it is not there yet. */
+    @Transactional
+    public BoardOverlay chosen(String login, Composition composition) {
+        String name = composition.family() + "-" + String.join("-", composition.choices().values());
+        return overlays.findByName(name).orElseGet(() -> save(login, text(new OverlayDraft(name, composition.family(),
+                composition.title(), composition.choices(), null, null, null, null, null, null, null))).version().overlay());
     }
 
     @Transactional(readOnly = true)

@@ -2,6 +2,7 @@ package bricksignal.server.pack;
 
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.Composition;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * What of a family can be typed in for one real board, with the family's own values to start from.
  *
+ * @param choices what there is to choose, each with its options
+ * @param chosen option by choice, as this view has it
  * @param timings parameters that are seconds
  * @param points points with label and conductor colour
  * @param fuses elements with their amperes
@@ -17,8 +20,16 @@ import org.jspecify.annotations.Nullable;
  * @param settings switch banks
  * @param charts by board: its codes and the conditions that it can have
  */
-record FamilyView(String id, String title, String duty, List<FamilyValue> timings, List<FamilyPoint> points,
+record FamilyView(String id, String title, String duty, List<FamilyChoice> choices, Map<String, String> chosen, List<FamilyValue> timings, List<FamilyPoint> points,
         List<FamilyValue> fuses, List<FamilyValue> nominals, List<FamilySetting> settings, List<FamilyChart> charts) {
+
+    /** Something in which units of the family differ. */
+    record FamilyChoice(String id, String label, String usual, List<FamilyOption> options) {
+    }
+
+    /** One way in which they do. */
+    record FamilyOption(String id, String label) {
+    }
 
     /** A value with its unit. */
     record FamilyValue(String id, String label, double value, String unit) {
@@ -40,7 +51,7 @@ record FamilyView(String id, String title, String duty, List<FamilyValue> timing
     record FamilyCode(String pattern, String condition, @Nullable String text) {
     }
 
-    static FamilyView of(UnitModel model) {
+    static FamilyView of(UnitModel model, List<Composition.Choice> choices, Map<String, String> chosen) {
         List<FamilyValue> timings = new ArrayList<>();
         model.machine().parameters().forEach((id, value) -> {
             if (id.endsWith("-time") || id.endsWith("-delay")) {
@@ -58,7 +69,8 @@ record FamilyView(String id, String title, String duty, List<FamilyValue> timing
                 nominals.add(new FamilyValue(l.id(), partLabel(model, l.id()), l.ohms(), "Ω"));
             }
         }
-        return new FamilyView(model.id(), model.title(), model.duty(), timings,
+        return new FamilyView(model.id(), model.title(), model.duty(), choices.stream().map(c -> new FamilyChoice(c.id(), c.label(), c.usual(),
+                c.options().entrySet().stream().map(o -> new FamilyOption(o.getKey(), o.getValue())).toList())).toList(), chosen, timings,
                 model.points().stream().map(p -> new FamilyPoint(p.net(), p.label(), p.where(), p.colour())).toList(), fuses,
                 nominals, model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
                         s.options())).toList(),

@@ -4,6 +4,7 @@ import bricksignal.casework.CaseUnit;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.packs.Composition;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
 import bricksignal.packs.PackException;
@@ -81,15 +82,23 @@ public class Packs {
     /**
      * The packs that ship.
      *
-     * @param digests of their texts, by family
+     * @param digests of their usual texts, by family
+     * @param compositions every legal composition, by the digest of its text
      */
-    private record Installed(PackLibrary library, Map<String, String> digests) {
+    private record Installed(PackLibrary library, Map<String, String> digests, Map<String, Composition> compositions) {
 
         static Installed read() {
             PackLibrary library = PackLibrary.load();
             Map<String, String> digests = new LinkedHashMap<>();
-            library.models().forEach(model -> digests.put(model.id(), digest(PackLibrary.text(model.id()))));
-            return new Installed(library, digests);
+            Map<String, Composition> compositions = new LinkedHashMap<>();
+            for (Composition composition : PackLibrary.compositions()) {
+                String digest = digest(PackLibrary.text(composition.family(), composition.choices()));
+                compositions.put(digest, composition);
+                if (composition.usual()) {
+                    digests.put(composition.family(), digest);
+                }
+            }
+            return new Installed(library, digests, compositions);
         }
     }
 
@@ -104,8 +113,8 @@ public class Packs {
 
     /** Keeps the texts of the installed families, so that what a visit was read with is there for ever. */
     public void keepTexts() {
-        transaction.executeWithoutResult(status -> installed().digests().forEach((family, digest) -> texts.keep(digest, family,
-                PackLibrary.text(family))));
+        transaction.executeWithoutResult(status -> installed().compositions().forEach((digest, composition) -> texts.keep(digest,
+                composition.family(), PackLibrary.text(composition.family(), composition.choices()))));
     }
 
     /** Tells when a unit is not held any more, by its key: whoever holds on to it should let it go. */
@@ -117,24 +126,50 @@ public class Packs {
         return installed().library().models();
     }
 
+    /** Every legal composition of what is installed. */
+    public List<Composition> compositions() {
+        return List.copyOf(installed().compositions().values());
+    }
+
     /**
      * The digest of a family's text as it is installed.
      *
-     * @throws IllegalArgumentException if no such family is installed
+     * @param choices option by choice; the usual one where a choice is not in it
+     * @throws IllegalArgumentException if no such family is installed, or cannot be composed so
      */
-    public String digestOf(String family) {
-        return Optional.ofNullable(installed().digests().get(family)).orElseThrow(() -> new IllegalArgumentException("there is no pack '"
-                + family + "'"));
+    public String digestOf(String family, Map<String, String> choices) {
+        return known(family, choices).map(Map.Entry::getKey).orElseThrow(() -> new IllegalArgumentException("there is no pack '" + family
+                + "'" + (choices.isEmpty() ? "" : " with " + choices)));
+    }
+
+    /** The composition of a family with these options, and the usual one where nothing is chosen; empty where there is none. */
+    public Optional<Composition> composition(String family, Map<String, String> choices) {
+        return known(family, choices).map(Map.Entry::getValue);
+    }
+
+    private Optional<Map.Entry<String, Composition>> known(String family, Map<String, String> choices) {
+        return installed().compositions().entrySet().stream().filter(e -> e.getValue().family().equals(family)
+                && (choices.isEmpty() ? e.getValue().usual() : agrees(e.getValue(), choices))).findFirst();
+    }
+
+    /** True if what was chosen is so in a composition, and what was not is as usual. */
+    private static boolean agrees(Composition composition, Map<String, String> choices) {
+        Map<String, String> whole = new LinkedHashMap<>();
+        PackLibrary.choices(composition.family()).forEach(choice -> whole.put(choice.id(), choice.usual()));
+        whole.putAll(choices);
+        return composition.choices().equals(whole);
+    }
+
+    /** True if a text is one of a family as it is installed, whatever was chosen. */
+    public boolean isInstalled(String digest) {
+        return installed().compositions().containsKey(digest);
     }
 
     /** A family's text by its digest: as installed, or as some visit used it. */
     public Optional<String> text(String digest) {
-        for (Map.Entry<String, String> known : installed().digests().entrySet()) {
-            if (known.getValue().equals(digest)) {
-                return Optional.of(PackLibrary.text(known.getKey()));
-            }
-        }
-        return texts.findById(digest).map(PackText::content);
+        Composition known = installed().compositions().get(digest);
+        return known == null ? texts.findById(digest).map(PackText::content)
+                : Optional.of(PackLibrary.text(known.family(), known.choices()));
     }
 
     /**

@@ -4,6 +4,7 @@ import bricksignal.server.overlay.BoardOverlay;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
+import java.security.Principal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,10 +42,10 @@ class SiteController {
         }
     }
 
-    /** A unit that stands in no list yet, on a site that is known or new. */
+    /** A unit that stands in no list yet, on a site that is known or new; what is chosen of its family where it has no board. */
     record NewUnit(@Nullable UUID siteId, @Nullable @Size(max = 120) String siteName, @Nullable @Size(max = 200) String address,
             @NotBlank @Size(max = 120) String label, @NotBlank @Size(max = 200) String location, @NotBlank String pack,
-            @Nullable String board) {
+            @Nullable Map<String, String> choices, @Nullable String board) {
     }
 
     /** Which board a unit has; none means that the family is used as it is. */
@@ -64,8 +65,8 @@ class SiteController {
 
     @PostMapping("/api/units")
     @ResponseStatus(HttpStatus.CREATED)
-    SiteUnitView make(@Valid @RequestBody NewUnit unit) {
-        return SiteUnitView.of(service.make(unit));
+    SiteUnitView make(Principal principal, @Valid @RequestBody NewUnit unit) {
+        return SiteUnitView.of(service.make(principal.getName(), unit));
     }
 
     @PostMapping("/api/units/{id}/board")

@@ -1,11 +1,13 @@
 package bricksignal.server.site;
 
+import bricksignal.packs.Composition;
 import bricksignal.server.overlay.BoardOverlay;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -39,11 +41,15 @@ public class SiteService {
     }
 
     @Transactional
-    SiteUnit make(SiteController.NewUnit asked) {
+    SiteUnit make(String login, SiteController.NewUnit asked) {
         if (packs.models().stream().noneMatch(model -> model.id().equals(asked.pack()))) {
             throw new BadInput("pack", "There is no family '" + asked.pack() + "'; choose one from the list.");
         }
         BoardOverlay board = board(asked.board(), asked.pack());
+        Map<String, String> choices = asked.choices();
+        if (board == null && choices != null && !choices.isEmpty()) {
+            board = chosen(login, asked.pack(), choices);
+        }
         SiteUnit unit = new SiteUnit(UUID.randomUUID(), site(asked), asked.label().trim(), asked.location().trim(), asked.pack());
         unit.follow(board);
         return units.save(unit);
@@ -54,6 +60,13 @@ public class SiteService {
         SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
         unit.follow(board(board, unit.pack()));
         return unit;
+    }
+
+    /** The board that says nothing but what was chosen of a family: one for all units that are chosen so. */
+    private @Nullable BoardOverlay chosen(String login, String family, Map<String, String> choices) {
+        Composition composition = packs.composition(family, choices).orElseThrow(() -> new BadInput("choices", "The family '" + family
+                + "' cannot be with " + choices + "; choose from what it has."));
+        return composition.usual() ? null : overlays.chosen(login, composition);
     }
 
     private Site site(SiteController.NewUnit asked) {

@@ -85,6 +85,7 @@ public class Visit {
             @Nullable OverlayVersion lastBoard) {
         overlayVersion = lastBoard;
         open(when, digest);
+        packDigest = digest;
         closedAt = when;
         outcome = how;
         decided = whatWasDecided;

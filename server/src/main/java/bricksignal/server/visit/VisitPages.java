@@ -79,8 +79,8 @@ class VisitPages {
         if (seen.visit().closed() || packs.models().stream().noneMatch(m -> m.id().equals(seen.visit().unit().pack()))) {
             return null;
         }
-        String installed = packs.digestOf(seen.visit().unit().pack());
-        return digest.equals(installed) ? null : PackDifferences.of(packs.text(digest).orElse(""),
+        String installed = packs.digestOf(seen.visit().unit().pack(), Map.of());
+        return packs.isInstalled(digest) ? null : PackDifferences.of(packs.text(digest).orElse(""),
                 packs.text(installed).orElse(""));
     }
 }

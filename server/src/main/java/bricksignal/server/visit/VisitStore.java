@@ -3,6 +3,7 @@ package bricksignal.server.visit;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.packs.OverlayReader;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
@@ -25,6 +26,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
@@ -148,8 +150,7 @@ class VisitStore {
         Visit visit = visits.locked(id).orElseThrow(VisitStore::noSuchVisit);
         UUID entry = UUID.fromString(kept.id());
         mustBeOpen(visit);
-        String digest = visit.packDigest();
-        if (digest != null && !digest.equals(seen.unit().digest())) {
+        if (visit.packDigest() != null && !unit(visit).digest().equals(seen.unit().digest())) {
             return new Appended(Added.MOVED, 0);
         }
         OptionalLong place = log.add(json.written(kept, id, seen.account().id()), seenPlace, seen.account().id(), recording);
@@ -213,7 +214,7 @@ class VisitStore {
         Account account = accounts.of(login);
         Visit visit = own(account, visits.locked(id).orElse(null));
         mustBeOpen(visit);
-        String newest = packs.digestOf(visit.unit().pack());
+        String newest = packs.digestOf(visit.unit().pack(), choices(board(visit)));
         String digest = visit.packDigest();
         if (digest != null && !digest.equals(newest)) {
             events.save(VisitEvent.of(visit, account, VisitEvent.Kind.PACK_CHANGED, clock.instant(), digest + " to " + newest));
@@ -221,12 +222,21 @@ class VisitStore {
         }
     }
 
-    /** The unit of a visit: a closed visit keeps the text of the pack and the version of its board that it was closed with. */
+    /**
+     * The unit of a visit: a closed visit keeps the text of the pack and the version of its board that it was closed with; an open
+     * one follows what is chosen of its family.
+     */
     private UnitRef unit(Visit visit) {
         OverlayVersion board = board(visit);
         String digest = visit.packDigest();
-        return new UnitRef(digest == null ? packs.digestOf(visit.unit().pack()) : digest, board == null ? null : board.id(),
-                board == null ? null : board.content());
+        String text = digest == null || !visit.closed() && packs.isInstalled(digest)
+                ? packs.digestOf(visit.unit().pack(), choices(board)) : digest;
+        return new UnitRef(text, board == null ? null : board.id(), board == null ? null : board.content());
+    }
+
+    /** What the board of a unit says was chosen of its family. */
+    private static Map<String, String> choices(@Nullable OverlayVersion board) {
+        return board == null ? Map.of() : OverlayReader.choices(board.content());
     }
 
     private @Nullable OverlayVersion board(Visit visit) {
