@@ -46,6 +46,20 @@ class PackFormatTest {
     }
 
     @Test
+    void choiceOfThePageMakesAFurnaceOfWhichEveryFaultCanBeProven() {
+        String choice = blocks("yaml").stream().filter(b -> b.startsWith("rollouts:")).findFirst().orElseThrow();
+        String family = PackLibrary.source("f1-furnace").replace("choices:\n", "choices:\n" + choice.indent(2));
+        String flat = FlatText.of(PackReader.flat(family, java.util.Map.of("rollouts", "two")).root());
+        assertThat(PackReader.check(flat).faults()).extracting(fault -> fault.id()).contains("rollout-2-failed");
+    }
+
+    /** The page names every key by which a family composes, as the schema has them. */
+    @Test
+    void everyKeyThatComposesIsOnThePage() {
+        assertThat(Composer.COMPOSING).allSatisfy(key -> assertThat(PAGE).contains("`" + key + "`"));
+    }
+
+    @Test
     void lampsOfThePageAreLampPatterns() {
         String section = PAGE.substring(PAGE.indexOf("## Lamps"), PAGE.indexOf("## Tests that nobody declares"));
         String lamps = section.split("```")[1];
