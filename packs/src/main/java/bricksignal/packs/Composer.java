@@ -26,6 +26,8 @@ final class Composer {
 
     /** Keys that compose and are not part of a flat pack. */
     static final Set<String> COMPOSING = Set.of("uses", "choices", "not-together", "overrides", "without");
+    /** Keys of an option that are none of a pack. */
+    private static final Set<String> OPTION = Set.of("label", "adds");
     private static final Set<String> HEAD = Set.of("assembly", "title", "ports", "values");
     /** Lists that several may add to. */
     private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/traits/[^/]+|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
@@ -66,7 +68,10 @@ final class Composer {
         for (Section option : options) {
             without(option);
             overrides(option);
-            own(option, key -> !key.equals("label"));
+            own(option, key -> !OPTION.contains(key));
+            if (option.has("adds")) {
+                flat.put("title", flat.path("title").asString() + ", " + option.text("adds"));
+            }
         }
         flat.forEach(Composer::dropKeptPlaces);
         if (!problems.isEmpty()) {

@@ -7,6 +7,9 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.solve.Phasor;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.circuit.solve.SpiceNetlist;
+import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,9 +19,12 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * The solver against ngspice (Debian), a general-purpose circuit simulator: all node voltages of states of the unit agree
@@ -66,6 +72,27 @@ class NgspiceTest {
         Map<String, Phasor> theirs = run(SpiceNetlist.direct(ours, fault + " " + moment), "op");
         String reference = ours.circuit().reference();
         compare(ours.circuit(), theirs, net -> new Phasor(ours.directVolts(net, reference), 0));
+    }
+
+    static Stream<Arguments> otherCompositions() {
+        return PackLibrary.compositions().stream().filter(c -> !c.usual()).map(c -> Arguments.of(c.family(), c.choices()));
+    }
+
+    /** Every composition that is not the usual one, in good order, in every moment of its usual run. */
+    @ParameterizedTest
+    @MethodSource("otherCompositions")
+    void everyCompositionAgreesInEveryMoment(String family, Map<String, String> choices) throws Exception {
+        UnitModel model = PackReader.read(PackLibrary.text(family, choices));
+        VirtualUnit unit = VirtualUnit.of(model, model.machine());
+        String usual = model.scenarios().get(0).id();
+        List<Moment> moments = model.moments().stream().filter(moment -> moment.scenario().equals(usual)).toList();
+        assertThat(moments).hasSizeGreaterThan(5);
+        for (Moment moment : moments) {
+            Solution ours = unit.usualRun().at(unit.secondsOf(moment)).unit().solution();
+            compare(ours.circuit(), run(SpiceNetlist.alternating(ours.circuit(), moment.id()), "ac lin 1 60 60"), ours::volts);
+            String reference = ours.circuit().reference();
+            compare(ours.circuit(), run(SpiceNetlist.direct(ours, moment.id()), "op"), net -> new Phasor(ours.directVolts(net, reference), 0));
+        }
     }
 
     private static Solution solution(String pack, String fault, String moment) {

@@ -66,10 +66,10 @@ class BoardsTest {
     void questionsLeadToChoicesThatTheUnitAndItsVisitKeep() {
         JsonNode leader = ines.post("/api/identify", Map.of("answers", Map.of("place", "indoors", "fuel", "gas", "ignition", "spark", "blower", "psc")))
                 .json().get("families").get(0);
-        assertThat(leader.get("name").asString()).isEqualTo("f1-furnace ignition=spark");
+        assertThat(leader.get("name").asString()).isEqualTo("f1-furnace ignition=spark blower=capacitor");
         Client.Reply made = ines.post("/api/units", Map.of("siteName", "Spark " + UUID.randomUUID(), "label", "furnace", "location", "cellar",
                 "pack", leader.get("id").asString(), "choices", Map.of("ignition", "spark")));
-        assertThat(made.json().get("board").asString()).isEqualTo("f1-furnace-spark");
+        assertThat(made.json().get("board").asString()).isEqualTo("f1-furnace-spark-capacitor");
         String visit = visitTo(made.json().get("id").asString());
         String seen = ines.get("/api/visits/" + visit).body();
         assertThat(seen).contains("spark electrode").doesNotContain("hot-surface igniter");
