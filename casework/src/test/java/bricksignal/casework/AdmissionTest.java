@@ -123,7 +123,7 @@ class AdmissionTest {
     /** A pack that calls its moments otherwise keeps its cautions and its rules: roles count, not names. */
     @Test
     void packThatRenamesItsMomentsKeepsItsCautions() {
-        CaseUnit renamed = Units.furnace("renamed", text -> text.replaceAll("(?m)^  off:( +)\\{label", "  cold:$1{label")
+        CaseUnit renamed = Units.furnace("renamed", text -> text.replaceAll("(?m)^  \"off\":( +)\\{label", "  cold:$1{label")
                 .replace("moment: \"off\"", "moment: cold").replaceAll("(?m)^  found:( +)\\{label", "  arrived:$1{label")
                 .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]"));
         var before = Details.test(fresh(FURNACE), "ohms-igniter").cautions();
