@@ -6,7 +6,7 @@ import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,8 +38,7 @@ final class DiagnosisBench {
     /** Runs and prints; the result is what {@code --json} writes. */
     static Map<String, Object> run(long seed, String only, boolean showWrong) {
         DiagnosisBench bench = new DiagnosisBench(showWrong);
-        PackLibrary.load().models().stream().filter(model -> only.isEmpty() || model.id().equals(only))
-                .forEach(model -> bench.pack(model, seed));
+        Chosen.compositions(only).forEach(composition -> bench.pack(Chosen.name(composition), PackReader.read(Chosen.text(composition)), seed));
         Map<String, Object> result = new LinkedHashMap<>();
         result.put("seed", seed);
         result.put("packs", bench.packs);
@@ -61,7 +60,7 @@ final class DiagnosisBench {
         return result;
     }
 
-    private void pack(UnitModel model, long seed) {
+    private void pack(String name, UnitModel model, long seed) {
         CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
         ClosedLoop loop = new ClosedLoop(pack, Policy.defaults());
         Map<String, Tally> tallies = tallies();
@@ -88,8 +87,8 @@ final class DiagnosisBench {
         Map<String, Object> figures = figures(tallies);
         figures.put("intermittent", intermittent.figures());
         figures.put("pairs", pairs.figures());
-        packs.put(model.id(), figures);
-        print(model.id(), tallies);
+        packs.put(name, figures);
+        print(name, tallies);
         intermittent.print("", "intermit.");
         pairs.print("", "pairs");
     }

@@ -8,7 +8,7 @@ import bricksignal.core.board.Rule;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
-import bricksignal.packs.PackLibrary;
+import bricksignal.packs.Composition;
 import bricksignal.packs.PackReader;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -81,9 +81,10 @@ final class Strangers {
 
     private final List<UnitModel> kinds = new ArrayList<>();
 
-    /** The kinds of board of a family: as declared, and with each edit. */
-    Strangers(String family) {
-        String text = PackLibrary.text(family);
+    /** The kinds of board of a composition: as declared, and with each edit. */
+    Strangers(Composition composition) {
+        String family = composition.family();
+        String text = Chosen.text(composition);
         kinds.add(PackReader.read(text));
         for (String[] edit : EDITS.getOrDefault(family, new String[0][])) {
             String other = text;

@@ -9,7 +9,8 @@ import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.packs.PackLibrary;
+import bricksignal.packs.Composition;
+import bricksignal.packs.PackReader;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -67,21 +68,19 @@ final class StrangersBench {
         Policy policy = Policy.defaults().with(usual ? School.USUAL : School.STRICT);
         Sums all = new Sums();
         Map<String, Object> packs = new LinkedHashMap<>();
-        for (UnitModel model : PackLibrary.load().models()) {
-            if (only.isEmpty() || model.id().equals(only)) {
-                Sums sums = new Sums();
-                CompiledPack pack = CompiledPack.of(model, ErrorModel.defaults());
-                ClosedLoop loop = new ClosedLoop(pack, policy);
-                Strangers strangers = new Strangers(model.id());
-                int n = 0;
-                for (Hypothesis fault : pack.space().faults()) {
-                    for (int visit = 0; visit < VISITS; visit++) {
-                        visit(pack, loop, strangers, fault, new Random(seed * 1_000_003 + n++ * 7919L), List.of(sums, all), showWrong);
-                    }
+        for (Composition composition : Chosen.compositions(only)) {
+            Sums sums = new Sums();
+            CompiledPack pack = CompiledPack.of(PackReader.read(Chosen.text(composition)), ErrorModel.defaults());
+            ClosedLoop loop = new ClosedLoop(pack, policy);
+            Strangers strangers = new Strangers(composition);
+            int n = 0;
+            for (Hypothesis fault : pack.space().faults()) {
+                for (int visit = 0; visit < VISITS; visit++) {
+                    visit(pack, loop, strangers, fault, new Random(seed * 1_000_003 + n++ * 7919L), List.of(sums, all), showWrong);
                 }
-                packs.put(model.id(), sums.figures());
-                System.out.println(model.id() + " " + sums.figures());
             }
+            packs.put(Chosen.name(composition), sums.figures());
+            System.out.println(Chosen.name(composition) + " " + sums.figures());
         }
         System.out.println("all " + all.figures());
         Map<String, Object> result = new LinkedHashMap<>();

@@ -22,7 +22,7 @@ public final class PackLibrary {
     private static final List<String> SHIPPED = List.of("f1-furnace", "f3-vehicle", "f9-airhandler", "f12-minisplit",
             "f14-rooftop");
 
-    private static final List<String> ASSEMBLIES = List.of("capacitor-blower", "flame-sense", "hot-surface", "inducer", "spark", "tapped-blower");
+    private static final List<String> ASSEMBLIES = List.of("capacitor-blower", "flame-sense", "gas-valve", "hot-surface", "inducer", "limits", "pressure-switch", "spark", "tapped-blower", "thermostat");
 
     /** Flat texts by family and choices: some fifty kilobytes each. */
     private static final Map<String, String> FLAT = new ConcurrentHashMap<>();

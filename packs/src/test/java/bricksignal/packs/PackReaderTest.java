@@ -70,21 +70,21 @@ class PackReaderTest {
 
     @Test
     void unknownElementInAFaultIsRefused() {
-        assertThat(problems("{element: gas-valve, mode: OPEN}", "{element: gas-valev, mode: OPEN}")).singleElement()
+        assertThat(problems("{element: transformer, mode: OPEN}", "{element: transformre, mode: OPEN}")).singleElement()
                 .satisfies(p -> {
-                    assertThat(p.path()).isEqualTo("/faults/valve-coil");
-                    assertThat(p.line()).isEqualTo(line("  valve-coil: "));
-                    assertThat(p.reason()).contains("'gas-valev'");
+                    assertThat(p.path()).isEqualTo("/faults/transformer-open");
+                    assertThat(p.line()).isEqualTo(line("  transformer-open: "));
+                    assertThat(p.reason()).contains("'transformre'");
                 });
     }
 
     @Test
     void danglingNetIsRefused() {
-        assertThat(problems("gas-valve:      {is: load, a: valve-hot", "gas-valve:      {is: load, a: valve-hott"))
+        assertThat(problems("neutral-wire:   {is: wire, a: N-panel", "neutral-wire:   {is: wire, a: N-pannel"))
                 .anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/circuit/gas-valve");
-                    assertThat(p.reason()).contains("net 'valve-hott' dangles");
-                    assertThat(p.remedy()).contains("Maybe 'valve-hot'");
+                    assertThat(p.path()).isEqualTo("/circuit/neutral-wire");
+                    assertThat(p.reason()).contains("net 'N-pannel' dangles");
+                    assertThat(p.remedy()).contains("Maybe 'N-panel'");
                 });
     }
 
@@ -122,16 +122,16 @@ class PackReaderTest {
 
     @Test
     void stampThatNoSwitchGoesByIsRefused() {
-        assertThat(problems("stamp: {value: 0.70,", "stamp: {value: 0.65,")).singleElement().satisfies(p -> {
-            assertThat(p.path()).isEqualTo("/readings/draft-gauge/stamp");
-            assertThat(p.reason()).contains("no switch that goes by 'draft' moves at 0.65");
+        assertThat(problems("stamp: {value: 200,", "stamp: {value: 190,")).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("/readings/plenum-temp/stamp");
+            assertThat(p.reason()).contains("no switch that goes by 'plenum' moves at 190");
         });
     }
 
     @Test
     void brokenExpressionIsRefused() {
-        assertThat(problems("opens: plenum >= 200", "opens: plenum >=")).anySatisfy(
-                p -> assertThat(p.reason()).contains("cannot read the expression 'plenum >='"));
+        assertThat(problems("follows: action.door,", "follows: action.door >=,")).anySatisfy(
+                p -> assertThat(p.reason()).contains("cannot read the expression 'action.door >='"));
     }
 
     @Test
@@ -177,7 +177,7 @@ class PackReaderTest {
 
     @Test
     void allProblemsAreToldAtOnce() {
-        String spoiled = GOOD.replace("{element: gas-valve, mode: OPEN}", "{element: gas-valev, mode: OPEN}")
+        String spoiled = GOOD.replace("{element: transformer, mode: OPEN}", "{element: transformre, mode: OPEN}")
                 .replace("to: 0.95 * vent * hose", "to: 0.95 * vent * hoze");
         assertThatThrownBy(() -> PackReader.read(spoiled)).isInstanceOfSatisfying(PackException.class,
                 refused -> assertThat(refused.problems()).hasSize(2));
