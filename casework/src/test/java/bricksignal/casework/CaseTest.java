@@ -146,6 +146,16 @@ class CaseTest {
         assertThat(ENGLISH.words(line.judgement())).contains("138 % of the draft on the switch").contains("0.26 in w.c.");
     }
 
+    /** No reading finds a bridge across a limit; who sees one is told what it means. */
+    @Test
+    void bridgedSafetyIsSaidToBeOne() {
+        CasePage bridged = CasePages.of(with(FURNACE, new Entry.Answer("see-left.limit", true)));
+        assertThat(ENGLISH.words(bridged.log().get(0).judgement())).contains("a safety is bridged").contains("not run like this");
+        CasePage sound = CasePages.of(with(FURNACE, new Entry.Answer("see-left.limit", false)));
+        assertThat(ENGLISH.words(sound.log().get(0).judgement())).doesNotContain("bridged");
+        assertThat(Details.before(Case.of(FURNACE, Policy.defaults()))).extracting(line -> line.id()).contains("see-left.limit");
+    }
+
     @Test
     void stampThatStandsOnNothingCountsAsNothing() {
         Case now = with(FURNACE, new Entry.Stamped("ohms-igniter", "50"), new Entry.Stamped("draft-gauge", "-1"));

@@ -67,4 +67,17 @@ class DerivedTestsTest {
         assertThat(run.share(F1.when("amps.inducer-motor >= 1"), 60, 400)).isEqualTo(1);
         assertThat(run.share(F1.when("amps.gas-valve >= 0.2 or igniter-heat >= 0.2"), 0, 400)).isZero();
     }
+
+    /** A bridge across a limit shows nothing until the limit is needed: it is looked for, and moves no suspect either way. */
+    @ParameterizedTest
+    @CsvSource({"f1-furnace, see-left.limit", "f1-furnace, see-left.rollout", "f3-vehicle, see-left.limit", "f14-rooftop, see-left.high-pressure",
+        "f14-rooftop, see-left.freeze-stat"})
+    void bridgedSafetyIsLookedForAndMovesNoSuspect(String pack, String look) {
+        var before = bricksignal.core.diagnosis.Diagnosis.of(Compiled.of(pack).pack());
+        var after = before.and(new bricksignal.core.diagnosis.Observation.Answer(check(pack, look), true));
+        assertThat(bricksignal.core.unit.CommonFailures.looksForABridgedSafety(check(pack, look))).isTrue();
+        assertThat(before.hypotheses()).allSatisfy(h -> assertThat(after.belief(h)).isCloseTo(before.belief(h), org.assertj.core.api.Assertions.within(1e-9)));
+        assertThat(bricksignal.core.unit.CommonFailures.looksForABridgedSafety(check("f1-furnace", "see-left.draft-switch")))
+                .as("one that is open at rest explains a complaint").isFalse();
+    }
 }

@@ -12,6 +12,7 @@ import bricksignal.core.diagnosis.TypedReading;
 import bricksignal.core.lamp.LampDecoder;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.CommonFailures;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -187,8 +188,9 @@ final class LogLines {
     private Message judgement(@org.jspecify.annotations.Nullable Observation observation) {
         if (observation instanceof Observation.Reading reading) {
             return judgement(reading);
-        } else if (observation instanceof Observation.Answer) {
-            return Message.of("due", due(observation));
+        } else if (observation instanceof Observation.Answer answer) {
+            boolean bridged = answer.yes() && CommonFailures.looksForABridgedSafety(answer.test());
+            return bridged ? Message.of("judgement.bridged") : Message.of("due", due(observation));
         } else if (observation instanceof Observation.Lamp lamp) {
             return lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue())
                     .map(best -> condition(lamp.board(), best.getKey())).orElse(Message.NOTHING);

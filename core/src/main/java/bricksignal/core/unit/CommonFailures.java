@@ -45,6 +45,7 @@ public final class CommonFailures {
     /** A test cord is taken along when its owner goes; a jumper stays. */
     private static final double CORD_WEIGHT = 0.1;
 
+    private static final String ACROSS = "see-left.";
     private static final double LOOK_SEES = 0.97;
     private static final double LOOK_BROKEN = 0.1;
     private static final double TOUCH_MOVES = 0.7;
@@ -258,6 +259,8 @@ public final class CommonFailures {
                 Message label = Message.said(model.elementLabel(c.id()));
                 if (rule instanceof Rule.Latches && !c.closed()) {
                     jumper(c, LEFT_WEIGHT, Message.of("failure.left-across", label), Message.of("test.see-across", label));
+                } else if (rule instanceof Rule.Latches) {
+                    check(ACROSS + c.id(), Message.of("test.see-across", label), Test.Sense.LOOK, found(), Map.of(), LOOK_MINUTES);
                 } else if (model.isTestGear(c.id())) {
                     Message from = Message.said(model.pointLabel(c.a()));
                     Message to = Message.said(model.pointLabel(c.b()));
@@ -276,7 +279,7 @@ public final class CommonFailures {
     private void jumper(Element.Conductor c, double weight, Message label, Message look) {
         String id = "left." + c.id();
         fault(id, label, LEFT, weight, 0, new Effect.OnElement(c.id(), Effect.Mode.CLOSED, 0), "failure.remedy.left");
-        check("see-left." + c.id(), look, Test.Sense.LOOK, found(), Map.of(id, LOOK_SEES), LOOK_MINUTES);
+        check(ACROSS + c.id(), look, Test.Sense.LOOK, found(), Map.of(id, LOOK_SEES), LOOK_MINUTES);
         check("gone." + id, Message.of("test.gone-left"), Test.Sense.TRY, found(), Map.of(id, LOOK_SEES), GONE_MINUTES);
     }
 
@@ -303,6 +306,14 @@ public final class CommonFailures {
     }
 
     // --- what is added ------------------------------------------------------------------------------------------------------
+
+    /**
+     * True for the look at a safety that is closed at rest: bridged it changes nothing until it is needed, so it explains no complaint
+     * and no reading finds it. Only the look does, and it is dangerous.
+     */
+    public static boolean looksForABridgedSafety(Test.Check check) {
+        return check.id().startsWith(ACROSS) && check.tells().isEmpty();
+    }
 
     /** Adds a failure that the pack does not declare itself. */
     private void add(String id, Message label, String part, double weight, double intermittent, Effect effect, String remedy) {
