@@ -23,6 +23,14 @@ final class Choices {
         }).toList();
     }
 
+    /** What is asked for, and the usual option of every choice that it leaves open. */
+    Map<String, String> whole(Map<String, String> asked) {
+        Map<String, String> whole = new LinkedHashMap<>();
+        root.at("choices").children().forEach((name, choice) -> whole.put(name, choice.text("usual")));
+        whole.putAll(asked);
+        return whole;
+    }
+
     /** The options chosen, in the order of the choices; what cannot be chosen so is noted. */
     List<Section> chosen(Map<String, String> asked) {
         Map<String, Section> choices = root.at("choices").children();

@@ -124,7 +124,7 @@ final class Composer {
             JsonNode parent = parent(path);
             String key = path.substring(path.lastIndexOf('/') + 1);
             if (parent instanceof ObjectNode object && object.has(key)) {
-                object.set(key, section.node());
+                object.set(key, section.node().deepCopy());
                 origins.keySet().removeIf(at -> at.startsWith("/" + path));
                 new Source(family, section.path(), null).trace("/" + path, section.node());
             } else {

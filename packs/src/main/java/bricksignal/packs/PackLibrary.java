@@ -24,7 +24,9 @@ public final class PackLibrary {
 
     private static final List<String> ASSEMBLIES = List.of("capacitor-blower", "flame-sense", "gas-valve", "hot-surface", "inducer", "limits", "pressure-switch", "spark", "tapped-blower", "thermostat");
 
-    /** Flat texts by family and choices: some fifty kilobytes each. */
+    /** Families and assemblies as they are written, read once. */
+    private static final Map<String, Document> READ = new ConcurrentHashMap<>();
+    /** Flat texts by family and all its choices: some fifty kilobytes each. */
     private static final Map<String, String> FLAT = new ConcurrentHashMap<>();
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
@@ -78,7 +80,16 @@ public final class PackLibrary {
      * @throws PackException if the pack has no such choice or option, or they do not go together
      */
     public static String text(String id, Map<String, String> chosen) {
-        return FLAT.computeIfAbsent(id + new TreeMap<>(chosen), key -> FlatText.of(PackReader.flat(source(id), chosen).root()));
+        Map<String, String> whole = new Choices(family(id)).whole(chosen);
+        return FLAT.computeIfAbsent(key(id, whole), key -> FlatText.of(flat(id, whole).root()));
+    }
+
+    private static String key(String id, Map<String, String> whole) {
+        return id + new TreeMap<>(whole);
+    }
+
+    private static Document flat(String id, Map<String, String> whole) {
+        return PackReader.flat(document(id), whole);
     }
 
     /** What there is to choose in a shipped pack. */
@@ -95,15 +106,20 @@ public final class PackLibrary {
     public static List<Composition> compositions(String id) {
         List<Map<String, String>> ways = Choices.all(family(id));
         return ways.stream().map(way -> {
-            Section flat = section(Document.read(text(id, way), Document.Shape.ANY));
+            Section flat = section(flat(id, way));
+            FLAT.putIfAbsent(key(id, way), FlatText.of(flat.node()));
             Map<String, List<String>> traits = new LinkedHashMap<>();
             flat.at("traits").children().keySet().forEach(trait -> traits.put(trait, flat.at("traits").texts(trait)));
             return new Composition(id, way, way.equals(ways.get(0)), flat.text("title"), traits);
         }).toList();
     }
 
+    private static Document document(String id) {
+        return READ.computeIfAbsent(id, key -> Document.read(source(id), Document.Shape.FAMILY));
+    }
+
     private static Section family(String id) {
-        return section(Document.read(source(id), Document.Shape.FAMILY));
+        return section(document(id));
     }
 
     private static Section section(Document document) {
@@ -122,7 +138,8 @@ public final class PackLibrary {
 
     /** The document of an assembly, null where there is none of that name. */
     static @Nullable Document assembly(String id) {
-        return ASSEMBLIES.contains(id) ? Document.read(read(id, "/packs/assemblies/" + id + ".yaml"), Document.Shape.ASSEMBLY) : null;
+        return ASSEMBLIES.contains(id) ? READ.computeIfAbsent("assemblies/" + id,
+                key -> Document.read(read(id, "/packs/" + key + ".yaml"), Document.Shape.ASSEMBLY)) : null;
     }
 
     /** A shipped pack made ready with the records of its runs, which were taken when this was built. */

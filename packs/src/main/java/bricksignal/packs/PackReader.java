@@ -27,7 +27,11 @@ public final class PackReader {
      * @param chosen option by choice; the usual one where a choice is not in it
      */
     static Document flat(String yaml, Map<String, String> chosen) {
-        Document document = Document.read(yaml, Document.Shape.ANY);
+        return flat(Document.read(yaml, Document.Shape.ANY), chosen);
+    }
+
+    /** The same of a document that was read before. */
+    static Document flat(Document document, Map<String, String> chosen) {
         boolean composes = chosen.size() > 0 || Composer.COMPOSING.stream().anyMatch(document.root()::has);
         return (composes ? Composer.flat(document.shaped(Document.Shape.FAMILY), chosen, PackLibrary::assembly) : document)
                 .shaped(Document.Shape.PACK);
@@ -39,7 +43,12 @@ public final class PackReader {
      * @throws PackException as {@link #read(String)}, and if a fault is such that nothing can show it or no visit can prove it
      */
     public static UnitModel check(String yaml) {
-        Document document = flat(yaml, Map.of());
+        return check(yaml, Map.of());
+    }
+
+    /** The same with other options chosen: option by choice. */
+    static UnitModel check(String yaml, Map<String, String> chosen) {
+        Document document = flat(yaml, chosen);
         UnitModel model = read(document);
         List<PackProblem> problems = new ArrayList<>();
         FaultChecks.run(new Section(document, document.root(), "", problems), model);

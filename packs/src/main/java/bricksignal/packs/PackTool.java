@@ -52,7 +52,7 @@ public final class PackTool {
     }
 
     private void check(String text, Map<String, String> chosen) {
-        UnitModel model = PackReader.check(FlatText.of(PackReader.flat(text, chosen).root()));
+        UnitModel model = PackReader.check(text, chosen);
         out.println(model.id() + ": sound, " + model.faults().size() + " faults, each of them shows and can be proven");
     }
 

@@ -22,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 /** What of a case is shown when somebody asks for it. */
 public final class Details {
 
-    private static final List<Test.Sense> BEFORE_POWER = List.of(Test.Sense.LOOK, Test.Sense.SMELL, Test.Sense.HEAR);
     private static final double WORTH_NAMING = 0.03;
     private static final int MOST_SUSPECTS = 3;
 
@@ -79,7 +78,7 @@ public final class Details {
         UnitModel model = now.unit().model();
         String found = model.asFound().map(Moment::id).orElse("");
         List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
-                && BEFORE_POWER.contains(c.sense()) && !now.diagnosis().answered(c)).toList();
+                && c.sense().onlyPerceives() && !now.diagnosis().answered(c)).toList();
         return now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
                 .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();

@@ -66,36 +66,51 @@ public final class SequenceModel {
      */
     static double likelihood(CompiledPack pack, List<Observation> seen, HypothesisId id) {
         Hypothesis h = pack.space().get(id);
-        List<Observation> before = seen.subList(0, seen.size() - 1);
+        Whole present = whole(pack, seen, h.run());
         if (!h.intermittent()) {
-            return whole(pack, seen, h.run()) / whole(pack, before, h.run());
+            return present.all() / present.before();
         }
-        HypothesisId nothing = pack.space().nothing();
-        return (h.duty() * whole(pack, seen, h.run()) + (1 - h.duty()) * whole(pack, seen, nothing))
-                / (h.duty() * whole(pack, before, h.run()) + (1 - h.duty()) * whole(pack, before, nothing));
+        Whole absent = whole(pack, seen, pack.space().nothing());
+        return (h.duty() * present.all() + (1 - h.duty()) * absent.all()) / (h.duty() * present.before() + (1 - h.duty()) * absent.before());
     }
 
-    /** Likelihood of all that was seen of one run, whatever its pace. */
-    private static double whole(CompiledPack pack, List<Observation> seen, HypothesisId run) {
-        double sum = 0;
-        for (double pace : PACES) {
-            double product = pace == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
-            for (Observation one : seen) {
-                product *= one instanceof Observation.Event event ? of(pack, event.channel()).likelihood(event, run, pace)
-                        : of(pack, ((Observation.NotSeen) one).channel()).likelihood((Observation.NotSeen) one, run, pace);
+    /** Likelihood of what was seen of one run, whatever its pace: all of it, and all but the last. */
+    private record Whole(double before, double all) {
+    }
+
+    private static Whole whole(CompiledPack pack, List<Observation> seen, HypothesisId run) {
+        double[] byPace = new double[PACES.length];
+        for (int p = 0; p < PACES.length; p++) {
+            byPace[p] = PACES[p] == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
+        }
+        double before = 0;
+        for (Observation one : seen) {
+            before = sum(byPace);
+            boolean event = one instanceof Observation.Event;
+            SequenceModel model = of(pack, event ? ((Observation.Event) one).channel() : ((Observation.NotSeen) one).channel());
+            List<Double> edges = model.edges(run, !event || ((Observation.Event) one).begins());
+            for (int p = 0; p < PACES.length; p++) {
+                byPace[p] *= event ? model.seen((Observation.Event) one, edges, PACES[p]) : notSeen((Observation.NotSeen) one, edges, PACES[p]);
             }
-            sum += product;
+        }
+        return new Whole(before, sum(byPace));
+    }
+
+    private static double sum(double[] byPace) {
+        double sum = 0;
+        for (double one : byPace) {
+            sum += one;
         }
         return sum;
     }
 
-    private double likelihood(Observation.Event event, HypothesisId run, double pace) {
-        return (1 - WRONG) * density(edges(run, event.begins()), event.afterCall(), pace) + WRONG / window;
+    private double seen(Observation.Event event, List<Double> edges, double pace) {
+        return (1 - WRONG) * density(edges, event.afterCall(), pace) + WRONG / window;
     }
 
     /** It was waited for and did not come: right if it would begin later or never. */
-    private double likelihood(Observation.NotSeen notSeen, HypothesisId run, double pace) {
-        return (1 - WRONG) * (1 - comes(edges(run, true), notSeen.until(), pace)) + WRONG / 2;
+    private static double notSeen(Observation.NotSeen notSeen, List<Double> edges, double pace) {
+        return (1 - WRONG) * (1 - comes(edges, notSeen.until(), pace)) + WRONG / 2;
     }
 
     /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */

@@ -12,6 +12,7 @@ import bricksignal.packs.PackLibrary;
 import bricksignal.packs.PackReader;
 import bricksignal.server.problem.Compiling;
 import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.RemovalCause;
 import jakarta.annotation.PreDestroy;
@@ -23,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -48,6 +50,7 @@ public class Packs {
 
     private static final long KILOBYTE = 1024;
     private static final int WAIT_MS = 2500;
+    private static final int MOST_VERSIONS = 10_000;
 
     private final PackTexts texts;
     private final TransactionTemplate transaction;
@@ -55,6 +58,7 @@ public class Packs {
     private final CompletableFuture<Installed> installed;
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
+    private final Cache<UUID, Map<String, String>> choices = Caffeine.newBuilder().maximumSize(MOST_VERSIONS).build();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "packs");
         thread.setDaemon(true);
@@ -75,30 +79,22 @@ public class Packs {
                 .executor(worker).buildAsync();
         this.installed = CompletableFuture.supplyAsync(Installed::read, worker);
         this.warming = installed.thenCompose(all -> !warm ? CompletableFuture.completedFuture(null) : CompletableFuture.allOf(
-                all.digests().values().stream().map(digest -> made(new UnitRef(digest, null, null)))
+                all.compositions().entrySet().stream().filter(e -> e.getValue().usual()).map(e -> made(new UnitRef(e.getKey(), null, null)))
                 .toArray(CompletableFuture[]::new)));
     }
 
     /**
      * The packs that ship.
      *
-     * @param digests of their usual texts, by family
      * @param compositions every legal composition, by the digest of its text
      */
-    private record Installed(PackLibrary library, Map<String, String> digests, Map<String, Composition> compositions) {
+    private record Installed(PackLibrary library, Map<String, Composition> compositions) {
 
         static Installed read() {
             PackLibrary library = PackLibrary.load();
-            Map<String, String> digests = new LinkedHashMap<>();
             Map<String, Composition> compositions = new LinkedHashMap<>();
-            for (Composition composition : PackLibrary.compositions()) {
-                String digest = digest(PackLibrary.text(composition.family(), composition.choices()));
-                compositions.put(digest, composition);
-                if (composition.usual()) {
-                    digests.put(composition.family(), digest);
-                }
-            }
-            return new Installed(library, digests, compositions);
+            PackLibrary.compositions().forEach(c -> compositions.put(digest(PackLibrary.text(c.family(), c.choices())), c));
+            return new Installed(library, compositions);
         }
     }
 
@@ -148,16 +144,16 @@ public class Packs {
     }
 
     private Optional<Map.Entry<String, Composition>> known(String family, Map<String, String> choices) {
+        Map<String, String> whole = new LinkedHashMap<>();
+        compositions().stream().filter(c -> c.usual() && c.family().equals(family)).forEach(usual -> whole.putAll(usual.choices()));
+        whole.putAll(choices);
         return installed().compositions().entrySet().stream().filter(e -> e.getValue().family().equals(family)
-                && (choices.isEmpty() ? e.getValue().usual() : agrees(e.getValue(), choices))).findFirst();
+                && e.getValue().choices().equals(whole)).findFirst();
     }
 
-    /** True if what was chosen is so in a composition, and what was not is as usual. */
-    private static boolean agrees(Composition composition, Map<String, String> choices) {
-        Map<String, String> whole = new LinkedHashMap<>();
-        PackLibrary.choices(composition.family()).forEach(choice -> whole.put(choice.id(), choice.usual()));
-        whole.putAll(choices);
-        return composition.choices().equals(whole);
+    /** What an overlay says was chosen of its family, by the version of the overlay: read once, a version never changes. */
+    public Map<String, String> chosen(UUID version, String yaml) {
+        return choices.get(version, id -> OverlayReader.choices(yaml));
     }
 
     /** True if a text is one of a family as it is installed, whatever was chosen. */
@@ -209,8 +205,8 @@ public class Packs {
     }
 
     private CaseUnit family(UnitRef ref) {
-        Optional<UnitModel> shipped = installed().digests().entrySet().stream().filter(entry -> entry.getValue().equals(ref.digest()))
-                .findFirst().map(entry -> installed().library().model(entry.getKey()));
+        Optional<UnitModel> shipped = Optional.ofNullable(installed().compositions().get(ref.digest())).filter(Composition::usual)
+                .map(usual -> installed().library().model(usual.family()));
         return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> CompiledPack.of(
                 PackReader.read(textOf(ref)), ErrorModel.defaults(), progress)));
     }

@@ -76,11 +76,10 @@ class VisitPages {
     /** In what the installed pack differs; null where an open visit is read with it, and for a closed one. */
     private @Nullable List<PackDifferences.Difference> newer(VisitStore.Snapshot seen) {
         String digest = seen.unit().digest();
-        if (seen.visit().closed() || packs.models().stream().noneMatch(m -> m.id().equals(seen.visit().unit().pack()))) {
+        String family = seen.visit().unit().pack();
+        if (seen.visit().closed() || packs.isInstalled(digest) || packs.models().stream().noneMatch(m -> m.id().equals(family))) {
             return null;
         }
-        String installed = packs.digestOf(seen.visit().unit().pack(), Map.of());
-        return packs.isInstalled(digest) ? null : PackDifferences.of(packs.text(digest).orElse(""),
-                packs.text(installed).orElse(""));
+        return PackDifferences.of(packs.text(digest).orElse(""), packs.text(packs.digestOf(family, Map.of())).orElse(""));
     }
 }

@@ -3,7 +3,6 @@ package bricksignal.server.visit;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.packs.OverlayReader;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
@@ -235,8 +234,8 @@ class VisitStore {
     }
 
     /** What the board of a unit says was chosen of its family. */
-    private static Map<String, String> choices(@Nullable OverlayVersion board) {
-        return board == null ? Map.of() : OverlayReader.choices(board.content());
+    private Map<String, String> choices(@Nullable OverlayVersion board) {
+        return board == null ? Map.of() : packs.chosen(board.id(), board.content());
     }
 
     private @Nullable OverlayVersion board(Visit visit) {

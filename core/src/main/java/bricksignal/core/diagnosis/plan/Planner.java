@@ -150,9 +150,11 @@ public final class Planner {
         double now = state.repairs.expectedCost(state.weights, 1);
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : tests) {
-            Proposal proposal = weigh(test, state, now, standing);
-            if (proposal.bits() > Weighing.NEGLIGIBLE && worthChanging(test, state)) {
-                proposals.add(proposal);
+            if (worthChanging(test, state)) {
+                Proposal proposal = weigh(test, state, now, standing);
+                if (proposal.bits() > Weighing.NEGLIGIBLE) {
+                    proposals.add(proposal);
+                }
             }
         }
         boolean saves = proposals.stream().anyMatch(proposal -> proposal.saving() > 0);

@@ -96,10 +96,11 @@ public final class ProofGate {
         for (int i = 0; i < hypothesis.faults().size(); i++) {
             Fault fault = hypothesis.faults().get(i);
             Part part = hypothesis.parts().get(i);
+            DirectEvidence evidence = new DirectEvidence(diagnosis, leader, fault, group);
             items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
-                    : List.of(new DirectEvidence(diagnosis, leader, fault, group).item(part)));
+                    : List.of(evidence.item(part)));
             if (fault.kind() == Fault.Kind.SET_WRONG) {
-                new DirectEvidence(diagnosis, leader, fault, group).effect(part).ifPresent(items::add);
+                evidence.effect(part).ifPresent(items::add);
             }
         }
         if (hypothesis.intermittent()) {
