@@ -31,6 +31,8 @@ final class Composer {
     private static final Set<String> HEAD = Set.of("assembly", "title", "ports", "values");
     /** Lists that several may add to. */
     private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/traits/[^/]+|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
+    /** Ways out of a state: one assembly may add to those of another, after them; what the family says of a state stands alone. */
+    private static final Pattern WAYS = Pattern.compile("/boards/[^/]+/regions/[^/]+/[^/]+/next");
     private static final Pattern PLACE = Pattern.compile("\\$([a-z]+)");
 
     private final Document family;
@@ -73,7 +75,7 @@ final class Composer {
                 flat.put("title", flat.path("title").asString() + ", " + option.text("adds"));
             }
         }
-        flat.forEach(Composer::dropKeptPlaces);
+        dropKeptPlaces(flat);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }
@@ -81,10 +83,15 @@ final class Composer {
     }
 
     /** What no assembly brought has no place. */
-    private static void dropKeptPlaces(JsonNode section) {
-        if (section instanceof ObjectNode entries) {
-            Set.copyOf(entries.propertyNames()).stream().filter(name -> entries.get(name).isObject() && entries.get(name).isEmpty())
-                    .forEach(entries::remove);
+    private static void dropKeptPlaces(JsonNode node) {
+        if (node instanceof ObjectNode entries) {
+            for (String name : Set.copyOf(entries.propertyNames())) {
+                if (entries.get(name).isObject() && entries.get(name).isEmpty()) {
+                    entries.remove(name);
+                } else {
+                    dropKeptPlaces(entries.get(name));
+                }
+            }
         }
     }
 
@@ -168,7 +175,7 @@ final class Composer {
         } else if (there instanceof ObjectNode object && node.isObject()) {
             node.properties().forEach(e -> merge(path + "/" + Section.escaped(e.getKey()), e.getValue(), object, e.getKey(),
                     source.at(e.getKey())));
-        } else if (there instanceof ArrayNode array && node.isArray() && GATHERED.matcher(path).matches()) {
+        } else if (there instanceof ArrayNode array && node.isArray() && gathered(path, source)) {
             Set<JsonNode> all = new LinkedHashSet<>();
             array.forEach(all::add);
             node.forEach(all::add);
@@ -185,6 +192,12 @@ final class Composer {
                         + ") and " + node + " (" + source.assembly + ")", "Give one of them another name or plug by its values"));
             }
         }
+    }
+
+    private boolean gathered(String path, Source source) {
+        Document.Origin first = origins.get(path);
+        return GATHERED.matcher(path).matches()
+                || WAYS.matcher(path).matches() && source.assembly != null && first != null && first.assembly() != null;
     }
 
     /** One assembly with its ports and values filled in. */

@@ -48,7 +48,7 @@ public final class Provability {
 
     /** The ideal session of every listed fault, in the order of the pack. */
     public static List<Session> of(CompiledPack pack) {
-        return pack.space().faults().stream().map(hypothesis -> session(pack, hypothesis)).toList();
+        return pack.space().faults().parallelStream().map(hypothesis -> session(pack, hypothesis)).toList();
     }
 
     private static Session session(CompiledPack pack, Hypothesis hypothesis) {
@@ -70,14 +70,29 @@ public final class Provability {
             ideal = lamp.isEmpty() ? ideal : ideal.and(new Observation.Lamp(board, weights(pack, board, lamp.get()), false));
         }
         ideal = ideal.and(pack.seenOf(pack.unit(id)));
-        for (Test test : pack.catalogue().tests()) {
-            boolean made = test instanceof Test.Reading || test instanceof Test.Check check && !check.sense().changesAPart();
-            while (made && !ideal.answered(test)) {
-                ideal = ideal.and(pack.likeliest(test, id));
-            }
-        }
+        List<Test> made = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Reading
+                || test instanceof Test.Check check && !check.sense().changesAPart()).toList();
+        ideal = answered(ideal, made.stream().filter(Provability::watches).toList(), id);   // what it was seen to do comes before what is measured
+        List<Test> measured = made.stream().filter(test -> !watches(test)).toList();
+        ideal = ideal.and(measured.stream().flatMap(test -> pack.likeliest(test, id).stream()).toList());
+        ideal = answered(ideal, measured, id);
         for (ProofItem item : ProofGate.verdict(ideal).items()) {
             ideal = item.again() ? ideal.and(pack.likeliest(pack.catalogue().test(item.tests().get(0)), id)) : ideal;
+        }
+        return ideal;
+    }
+
+    private static boolean watches(Test test) {
+        return test instanceof Test.Check check && check.sense().watches();
+    }
+
+    /** Each of the tests as often as it makes sense. */
+    private static Diagnosis answered(Diagnosis before, List<Test> tests, HypothesisId id) {
+        Diagnosis ideal = before;
+        for (Test test : tests) {
+            while (!ideal.answered(test)) {
+                ideal = ideal.and(before.pack().likeliest(test, id));
+            }
         }
         return ideal;
     }
