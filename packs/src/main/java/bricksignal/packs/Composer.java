@@ -75,7 +75,7 @@ final class Composer {
                 flat.put("title", flat.path("title").asString() + ", " + option.text("adds"));
             }
         }
-        dropKeptPlaces(flat);
+        flat.forEach(Composer::dropKeptPlaces);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }

@@ -17,6 +17,8 @@ public final class SequenceModel {
     /** How much slower than the times of the pack a run may go, and how often: half of the boards keep them (from memory). */
     private static final double[] PACES = {1, 0.6, 0.7, 0.8, 0.9, 1.1, 1.25, 1.4, 1.6};
     private static final double AS_LISTED = 0.5;
+    /** Who watches from the call on tells the first time that something comes so often, and any of the times otherwise (from memory). */
+    private static final double FIRST = 0.5;
 
     private final CompiledPack pack;
     private final UnitModel.Channel channel;
@@ -113,13 +115,15 @@ public final class SequenceModel {
         return (1 - WRONG) * (1 - comes(edges, notSeen.until(), pace)) + WRONG / 2;
     }
 
-    /** Density of a tap: any of the edges, each as likely; none at all where there is no edge. */
+    /** Density of a tap: mostly the first of the edges, else any of them; none at all where there is no edge. */
     private static double density(List<Double> edges, double at, double pace) {
         double density = 0;
-        for (double edge : edges) {
+        for (int i = 0; i < edges.size(); i++) {
+            double edge = edges.get(i);
+            double share = (1 - FIRST) / edges.size() + (i == 0 ? FIRST : 0);
             double sigma = SIGMA_SECONDS + SIGMA_SHARE * edge * pace;
             double z = (at - edge * pace - LATE_SECONDS) / sigma;
-            density += Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI)) / edges.size();
+            density += Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI)) * share;
         }
         return density;
     }

@@ -118,7 +118,7 @@ public final class Simulation {
     private boolean settle(double time) {
         for (int round = 0; round < MOST_ROUNDS; round++) {
             boolean changed = state.solve(time);
-            changed |= state.sense();
+            changed |= state.sense(time);
             changed |= state.move(time);
             changed |= state.decide(time);
             changed |= state.latch(time);

@@ -96,12 +96,16 @@ final class UnitState {
         return solution != before || closed.intersects(blown);
     }
 
-    /** Reads the boards' supplies and inputs. */
-    boolean sense() {
+    /** Reads the boards' supplies and inputs; a board that gets its supply now starts now. */
+    boolean sense(double time) {
         boolean changed = false;
         for (Board board : machine.boards()) {
             boolean fed = solution.rms(board.supplyPlus(), board.supplyMinus()) >= board.supplyVolts();
-            changed |= fed ? powered.add(board.id()) : powered.remove(board.id());
+            boolean starts = fed && powered.add(board.id());
+            if (starts) {
+                board.regions().forEach(region -> entered.put(region.id(), time));
+            }
+            changed |= starts || !fed && powered.remove(board.id());
             for (Input input : board.inputs()) {
                 double sensed = sensed(input);
                 boolean was = Known.in(inputs, input.id());

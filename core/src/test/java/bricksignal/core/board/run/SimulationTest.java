@@ -75,6 +75,19 @@ class SimulationTest {
         return run.first(expr(condition)).orElseThrow().start();
     }
 
+    /** A board that is fed by another's call has no time behind it when its supply comes. */
+    @Test
+    void boardCountsItsTimeFromWhenItsSupplyComes() {
+        Machine unit = unit();
+        Region late = new Region("late", List.of(new Region.State("wake", Set.of(), LampPattern.SLOW, List.of(to("elapsed >= 3", "awake"))),
+                new Region.State("awake", Set.of(), LampPattern.SLOW, List.of())));
+        List<Board> boards = new ArrayList<>(unit.boards());
+        boards.add(new Board("second", "W", "C", 16, List.of(), List.of(late)));
+        Machine both = new Machine(unit.circuit(), unit.rules(), boards, unit.process(), Map.of("top", 0.4), Map.of(), Map.of());
+        assertThat(starts(run(both), "state.late.wake")).isEqualTo(5);
+        assertThat(starts(run(both), "state.late.awake")).isEqualTo(8);
+    }
+
     @Test
     void timersAreExact() {
         assertThat(starts(run(unit()), "state.main.run")).isEqualTo(8);
