@@ -236,6 +236,7 @@ final class Technician {
             case OHMS -> 500;
             case INCHES_WC -> 2;
             case FAHRENHEIT -> 250;
+            case RPM -> 5000;
             default -> 15;
         };
         return mode == MeterMode.OHMS && random.nextBoolean() ? Double.POSITIVE_INFINITY : random.nextDouble() * most;

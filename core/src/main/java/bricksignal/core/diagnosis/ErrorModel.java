@@ -100,7 +100,9 @@ public record ErrorModel(double misread) {
             case CLAMP_AMPS, CLAMP_DC_AMPS -> 0.15;
             case MICROFARADS -> 0.05;
             case INCHES_WC -> 0.07;
-            case FAHRENHEIT -> 0.06;
+            case FAHRENHEIT, PSI -> 0.06;
+            case MILLIVOLTS, GPM, POUNDS_PER_HOUR -> 0.1;
+            case RPM, PERCENT -> 0.05;
         };
     }
 
@@ -113,7 +115,11 @@ public record ErrorModel(double misread) {
             case CLAMP_AMPS, CLAMP_DC_AMPS -> 0.05;
             case MICROFARADS -> 0.1;
             case INCHES_WC -> 0.02;
-            case FAHRENHEIT -> 2;
+            case FAHRENHEIT, PERCENT -> 2;
+            case MILLIVOLTS, PSI -> 1;
+            case GPM -> 0.2;
+            case RPM -> 40;
+            case POUNDS_PER_HOUR -> 0.1;
         };
     }
 
@@ -126,6 +132,10 @@ public record ErrorModel(double misread) {
             case MICROFARADS -> 50;
             case INCHES_WC -> 5;
             case FAHRENHEIT -> 300;
+            case MILLIVOLTS, PSI -> 50;
+            case GPM, POUNDS_PER_HOUR -> 10;
+            case RPM -> 5000;
+            case PERCENT -> 100;
         };
     }
 }

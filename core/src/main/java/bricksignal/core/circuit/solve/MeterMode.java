@@ -21,7 +21,19 @@ public enum MeterMode {
     /** Draft or gas pressure, inches of water column. */
     INCHES_WC("in w.c.", -20, 60, false),
     /** Temperature, degrees Fahrenheit. */
-    FAHRENHEIT("°F", -60, 2000, false);
+    FAHRENHEIT("°F", -60, 2000, false),
+    /** Direct millivolts of a thermocouple. */
+    MILLIVOLTS("mV DC", -1000, 1000, false),
+    /** Water pressure, pounds per square inch. */
+    PSI("psi", 0, 150, false),
+    /** Water flow, gallons per minute. */
+    GPM("gpm", 0, 100, false),
+    /** Speed, revolutions per minute, as a display tells it or a tachometer. */
+    RPM("rpm", 0, 10000, false),
+    /** A share in hundredths, as a display tells it. */
+    PERCENT("%", 0, 100, false),
+    /** Fuel fed, pounds per hour: weighed over some minutes. */
+    POUNDS_PER_HOUR("lb/h", 0, 50, false);
 
     private final String unit;
     private final double least;
