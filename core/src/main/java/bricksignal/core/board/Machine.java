@@ -74,12 +74,13 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
                 .orElseThrow(() -> new IllegalArgumentException("the unit has no board '" + id + "'"));
     }
 
-    /** The parameters that a board waits for: its times. */
+    /** The parameters that are times: what a board waits for, and how slowly the process follows. */
     public Set<String> times() {
         Set<String> times = new LinkedHashSet<>();
         boards.stream().flatMap(board -> board.regions().stream()).flatMap(region -> region.states().stream())
                 .flatMap(state -> state.transitions().stream()).map(Region.Transition::when).map(Expr::names)
                 .filter(names -> names.contains("elapsed")).forEach(times::addAll);
+        process.stream().flatMap(quantity -> quantity.moves().stream()).map(Quantity.Move::tau).map(Expr::names).forEach(times::addAll);
         return times;
     }
 
