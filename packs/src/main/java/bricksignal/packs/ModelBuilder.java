@@ -174,7 +174,8 @@ final class ModelBuilder {
 
     private static @Nullable Thermistor thermistor(Section s) {
         Section t = s.at("thermistor");
-        return s.has("thermistor") ? new Thermistor(t.number("ohms", 0), t.number("beta", 0), t.text("factor")) : null;
+        return s.has("thermistor") ? new Thermistor(t.number("ohms", 0), t.number("beta", 0), t.text("factor"),
+                t.flag("shown", false)) : null;
     }
 
     private static @Nullable Stamp stamp(Section s) {

@@ -19,9 +19,9 @@ import org.jspecify.annotations.Nullable;
 /** The packs that ship with the application. */
 public final class PackLibrary {
 
-    private static final List<String> SHIPPED = List.of("f1-furnace", "f2-furnace", "f3-vehicle", "f4-boiler", "f6-stove", "f7-stove", "f9-airhandler", "f11-module", "f12-minisplit", "f14-rooftop");
+    private static final List<String> SHIPPED = List.of("f1-furnace", "f2-furnace", "f3-vehicle", "f4-boiler", "f5-boiler", "f6-stove", "f7-stove", "f9-airhandler", "f11-module", "f12-minisplit", "f14-rooftop");
 
-    private static final List<String> ASSEMBLIES = List.of("board-output", "boiler-limits", "boiler-sequence", "burning-gas", "burning-solid", "capacitor-blower", "circulator", "condensate", "control-supply", "cool-when-hot", "door-switch", "draft-proven-burner", "every-unit", "fan-delays", "fire-rod", "flame-sense", "gas-valve", "hot-surface", "inducer", "limits", "line-supply", "line-two-legs", "low-water", "one-board", "pilot-trial", "pressure-switch", "self-test", "small-motor", "spark", "spark-pilot", "standing-pilot", "stove-fire", "stove-thermostat", "talking-blower", "tapped-blower", "thermostat", "thermostat-cooling", "thermostat-second", "two-stage-run", "two-stage-valve", "two-tap-inducer", "vent-damper", "zone-dampers");
+    private static final List<String> ASSEMBLIES = List.of("board-output", "boiler-limits", "boiler-sequence", "burning-gas", "burning-solid", "capacitor-blower", "circulator", "condensate", "condensing-sequence", "control-supply", "cool-when-hot", "door-switch", "draft-proven-burner", "every-unit", "fan-delays", "fire-rod", "flame-sense", "gas-valve", "hot-surface", "hot-water-tank", "inducer", "limits", "line-supply", "line-two-legs", "low-water", "one-board", "pilot-trial", "pressure-switch", "pwm-fan", "second-zone", "self-test", "small-motor", "spark", "spark-pilot", "standing-pilot", "stove-fire", "stove-sequence", "stove-thermostat", "talking-blower", "tapped-blower", "thermistor", "thermostat", "thermostat-cooling", "thermostat-second", "two-stage-run", "two-stage-valve", "two-tap-inducer", "vent-damper", "zone-dampers");
 
     /** Families and assemblies as they are written, read once. */
     private static final Map<String, Document> READ = new ConcurrentHashMap<>();

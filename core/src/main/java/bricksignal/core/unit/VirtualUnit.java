@@ -94,7 +94,7 @@ public final class VirtualUnit {
         if (reading.place() instanceof Place.Gauge gauge) {
             double value = unit.at(at).value(gauge.quantity());
             Thermistor sensor = gauge.thermistor();
-            return new Shown(sensor == null ? value : sensor.ohms(value) * unit.at(at).value(sensor.factor()), 0);
+            return new Shown(sensor == null ? value : sensor.read(value, unit.at(at).value(sensor.factor())), 0);
         }
         return shown(setUp(unit, reading.setup()), reading);
     }
