@@ -20,6 +20,14 @@ class FieldCasesTest {
     private static final CaseUnit VEHICLE = Units.shipped("f3-vehicle");
     private static final CaseUnit AIR_HANDLER = Units.shipped("f9-airhandler");
     private static final CaseUnit MINISPLIT = Units.shipped("f12-minisplit");
+    private static final CaseUnit TWO_STAGES = Units.shipped("f2-furnace");
+    private static final CaseUnit ZONED = Units.composed("f2-furnace", Map.of("zones", "several"));
+    private static final CaseUnit BOILER = Units.shipped("f4-boiler");
+    private static final CaseUnit CONDENSING = Units.shipped("f5-boiler");
+    private static final CaseUnit STOVE = Units.shipped("f6-stove");
+    private static final CaseUnit EARLY_PAD = Units.composed("f7-stove", Map.of("generation", "early"));
+    private static final CaseUnit PAD = Units.shipped("f7-stove");
+    private static final CaseUnit MODULE = Units.shipped("f11-module");
 
     private static final double MEAN_MORE = 3;
     private static final int MOST_MORE = 7;
@@ -79,7 +87,30 @@ class FieldCasesTest {
                 new FieldCase("C27 Y conductor", ROOFTOP, "field-y-open", 2).reads("v.bas-Y.cool", "27").reads("v.Y.cool", "0")
                         .or("left-by-others").never("unit-board", "transformer"),
                 new FieldCase("C28 compressor", ROOFTOP, "comp-open", 4).reads("v.FZO.cool", "25").reads("v.K1.cool", "206")
-                        .reads("amps-comp", "0").reads("ohms-comp-12", "OL").never("compressor-contactor", "unit-board"));
+                        .reads("amps-comp", "0").reads("ohms-comp-12", "OL").never("compressor-contactor", "unit-board"),
+                new FieldCase("C29 condensate trap", TWO_STAGES, "trap-blocked", 2).lamp("4 flashes").yes("see-water").yes("see-trap")
+                        .never("draft-switch", "inducer", "board"),
+                new FieldCase("C30 the plug of twelve pins", TWO_STAGES, "pin-gas", 3).reads("v.MVL.trial", "26").reads("v.valve-low.trial", "0")
+                        .yes("reseat-P1").never("board", "gas-valve"),
+                new FieldCase("C31 one zone alone", ZONED, "bypass-shut", 3).reads("plenum-temp", "121").reads("zone-temp", "152").yes("see-bypass")
+                        .never("limit", "board"),
+                new FieldCase("C32 boiler board, call input", BOILER, "board-call-deaf", 3).lamp("display SB").no("try-jumper").reads("v.TT.purge", "26")
+                        .never("thermostat"),
+                new FieldCase("C33 end switch of the damper", BOILER, "end-open", 3).lamp("display E2").yes("see-damper").reads("v.end-in.opened", "26")
+                        .reads("v.end-out.opened", "0").never("board"),
+                new FieldCase("C34 the factory's bridge", CONDENSING, "factory-bridge", 1).yes("see-quiet").yes("see-factory").never("board"),
+                new FieldCase("C35 not yet warm", STOVE, "still-cold", 2).lamp("slow").no("hear-auger").reads("disc-temp", "66").yes("ask-lit")
+                        .never("disc", "board"),
+                new FieldCase("C36 warm disc", STOVE, "disc-open", 3).lamp("slow").no("hear-auger").reads("disc-temp", "160").yes("try-bridge")
+                        .never("board"),
+                new FieldCase("C37 output stage of the control", STOVE, "board-feed", 4).lamp("slow").no("hear-auger").reads("disc-temp", "160")
+                        .no("try-bridge").yes("try-manual").never("disc", "auger"),
+                new FieldCase("C38 room fan, not its overheat", EARLY_PAD, "room-fan-stuck", 4).lamp("lamps 3 4 slow").yes("see-button")
+                        .no("hear-room-fan").reads("v.room-fan-hot.running", "120").never("board", "overheat"),
+                new FieldCase("C39 jumper sits and is not seen", PAD, "board-sensor-deaf", 2).lamp("lamp 5 slow").no("see-jumper")
+                        .reads("v.RS.standby", "12").never("jumper"),
+                new FieldCase("C43 ground of the module", MODULE, "burner-unground", 3).seldom().yes("ask.seldom").no("see-flame-stays").yes("see-ground")
+                        .never("module", "flame-rod"));
     }
 
     @ParameterizedTest

@@ -34,6 +34,12 @@ final class Units {
         return CaseUnit.of(id, CompiledPack.of(PackLibrary.load().model(id), ErrorModel.defaults()));
     }
 
+    /** A shipped family with other options chosen. */
+    static CaseUnit composed(String id, Map<String, String> chosen) {
+        return MADE.computeIfAbsent(id + chosen, k -> CaseUnit.of(k, CompiledPack.of(PackReader.read(PackLibrary.text(id, chosen)),
+                ErrorModel.defaults())));
+    }
+
     /** The furnace with another text. */
     static CaseUnit furnace(String key, java.util.function.UnaryOperator<String> edit) {
         return MADE.computeIfAbsent(key, k -> CaseUnit.of(k, CompiledPack.of(PackReader.read(edit.apply(

@@ -14,8 +14,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -110,13 +114,45 @@ class CompositionTest {
         return unit.usualRun().at(unit.secondsOf(model.moment(moment))).unit().solution();
     }
 
-    /** The usual ones are checked by {@link ProvableTest}. */
-    @ParameterizedTest
-    @MethodSource("compositions")
-    void everyOtherCompositionPassesTheWholeCheck(String id, Map<String, String> way) {
-        if (PackLibrary.compositions(id).stream().noneMatch(c -> c.usual() && c.choices().equals(way))) {
-            assertThat(PackReader.check(PackLibrary.text(id, way)).faults()).hasSizeGreaterThan(30);
+    /** The usual ones are checked by {@link ProvableTest}; all of them here with {@code -Dcompositions=all}, which takes half an hour. */
+    static Stream<Arguments> pairwise() {
+        return PackLibrary.ids().stream().flatMap(id -> {
+            List<Composition> all = PackLibrary.compositions(id);
+            List<Composition> some = "all".equals(System.getProperty("compositions")) ? all : pairs(all);
+            return some.stream().filter(composition -> !composition.usual()).map(c -> Arguments.of(id, c.choices()));
+        });
+    }
+
+    /** So few, the usual one among them, that each two options that go together do so in one of them. */
+    private static List<Composition> pairs(List<Composition> all) {
+        List<Composition> taken = new ArrayList<>(all.subList(0, 1));
+        Set<Set<Map.Entry<String, String>>> open = new HashSet<>();
+        all.forEach(composition -> open.addAll(pairs(composition)));
+        open.removeAll(pairs(all.get(0)));
+        while (!open.isEmpty()) {
+            Composition best = Collections.max(all, Comparator.comparingLong(c -> pairs(c).stream().filter(open::contains).count()));
+            open.removeAll(pairs(best));
+            taken.add(best);
         }
+        return taken;
+    }
+
+    private static Set<Set<Map.Entry<String, String>>> pairs(Composition composition) {
+        Set<Set<Map.Entry<String, String>>> pairs = new HashSet<>();
+        composition.choices().entrySet().forEach(a -> composition.choices().entrySet().forEach(b -> pairs.add(Set.of(a).equals(Set.of(b))
+                ? Set.of(a) : Set.of(a, b))));
+        return pairs;
+    }
+
+    @ParameterizedTest
+    @MethodSource("pairwise")
+    void everyPairOfOptionsIsInACompositionThatPassesTheWholeCheck(String id, Map<String, String> way) {
+        assertThat(PackReader.check(PackLibrary.text(id, way)).faults()).hasSizeGreaterThan(30);
+    }
+
+    @Test
+    void thereAreAtLeastSixtyCompositions() {
+        assertThat(PackLibrary.compositions()).hasSizeGreaterThanOrEqualTo(60);
     }
 
     @Test

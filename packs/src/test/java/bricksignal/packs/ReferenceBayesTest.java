@@ -40,7 +40,7 @@ class ReferenceBayesTest {
     }
 
     private static final List<Look> LOOKS = List.of(
-            new Look("see-fuse", Map.of("fuse-open", 0.97, "wires-shorted", 0.97, "w-shorted", 0.97, "valve-shorted", 0.97), 0.02),
+            new Look("see-fuse", Map.of("fuse-open", 0.97, "wires-shorted", 0.97, "w-shorted", 0.97, "y-shorted", 0.97, "valve-shorted", 0.97), 0.02),
             new Look("see-igniter", Map.of("igniter-open", 0.7, "igniter-aged", 0.3), 0.03),
             new Look("see-rod", Map.of("rod-coated", 0.85), 0.2),
             new Look("smell-burnt", Map.of("transformer-open", 0.5, "blower-open", 0.3, "inducer-open", 0.3), 0.03));

@@ -24,6 +24,7 @@ public final class Diagnosis {
     private static final double DECIDED = 0.5;
 
     private final CompiledPack pack;
+    private final boolean pairs;
     private final HypothesisSpace space;
     private final Likelihoods likelihoods;
     private final Evidence evidence;
@@ -44,8 +45,9 @@ public final class Diagnosis {
     private record Sum(int upTo, double log) {
     }
 
-    private Diagnosis(CompiledPack pack) {
+    private Diagnosis(CompiledPack pack, boolean pairs) {
         this.pack = pack;
+        this.pairs = pairs;
         this.space = pack.space();
         this.likelihoods = Likelihoods.of(pack);
         this.evidence = Evidence.NONE;
@@ -65,6 +67,7 @@ public final class Diagnosis {
      */
     private Diagnosis(Diagnosis before, Observation observation, boolean settled) {
         this.pack = before.pack;
+        this.pairs = before.pairs;
         this.space = before.space;
         this.likelihoods = before.likelihoods;
         this.evidence = before.evidence.and(observation);
@@ -90,12 +93,17 @@ public final class Diagnosis {
 
     /** The belief before anything is known. */
     public static Diagnosis of(CompiledPack pack) {
-        return new Diagnosis(pack);
+        return new Diagnosis(pack, true);
+    }
+
+    /** The same for somebody who knows that one thing alone is the matter: no pair of faults is thought of. */
+    public static Diagnosis ofSingles(CompiledPack pack) {
+        return new Diagnosis(pack, false);
     }
 
     /** The belief after these observations. */
     public static Diagnosis of(CompiledPack pack, List<Observation> observations) {
-        return new Diagnosis(pack).and(observations);
+        return new Diagnosis(pack, true).and(observations);
     }
 
     public CompiledPack pack() {
@@ -270,7 +278,7 @@ public final class Diagnosis {
         for (int h = 0; h < logs.length; h++) {
             all.put(space.considered().get(h).id(), logs[h]);
         }
-        for (PairSearch.Candidate candidate : PairSearch.of(space, columns, logs)) {
+        for (PairSearch.Candidate candidate : pairs ? PairSearch.of(space, columns, logs) : List.<PairSearch.Candidate>of()) {
             all.put(candidate.pair(), log(candidate.pair(), Math.log(candidate.prior())));
         }
         double sum = PairSearch.logSum(all.values().stream().mapToDouble(Double::doubleValue).toArray());

@@ -40,6 +40,16 @@ public class DemoData implements ApplicationRunner {
     private static final String AIR_HANDLER = "f9-airhandler";
     private static final String MINI_SPLIT = "f12-minisplit";
     private static final String ROOFTOP = "f14-rooftop";
+    private static final String TWO_STAGES = "f2-furnace";
+    private static final String BOILER = "f4-boiler";
+    private static final String CONDENSING = "f5-boiler";
+    private static final String STOVE = "f6-stove";
+    private static final String PAD_STOVE = "f7-stove";
+    private static final String MODULE = "f11-module";
+
+    /** A visit of the past: what was entered, and how it ended. */
+    private record Past(UUID visit, String who, String note, List<Entry> entries) {
+    }
 
     private final Accounts accounts;
     private final Sites sites;
@@ -68,17 +78,17 @@ public class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments args) {
         packs.keepTexts();
-        List<UUID> past = new ArrayList<>();
+        List<Past> past = new ArrayList<>();
         transaction.executeWithoutResult(status -> {
             entities.createNativeQuery("select 1 from (select pg_advisory_xact_lock(" + LOCK + ")) held").getResultList();
             if (accounts.count() == 0) {
-                past.add(load());
+                past.addAll(load());
             }
         });
         past.forEach(this::visited);
     }
 
-    private UUID load() {
+    private List<Past> load() {
         Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
         Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
         person("odile", "Odile Fenn", Account.Role.LEAD);
@@ -107,7 +117,36 @@ public class DemoData implements ApplicationRunner {
         job(radio, ines, "Indoor unit blows warm, outdoor unit is dead.", today);
         job(rooftop, ines, "Rooftop 1 is dead, lamp on the board is dark.", today);
         job(dairy, tobin, "No air at all.", today);
-        return job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id();
+        List<Past> past = new ArrayList<>();
+        past.add(new Past(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id(), "ines",
+                "Igniter replaced from the van; three cycles watched.", List.of(new Entry.Pattern(null, "7 flashes"), new Entry.Answer("see-glow", false),
+                new Entry.TestReading("v.hsi-plug.warm-up", "118.6"), new Entry.TestReading("ohms-igniter", "OL"))));
+        past.addAll(heating(tobin, today));
+        return past;
+    }
+
+    /** Boilers, stoves and other furnaces of the islands, each with a job of today and one of the past. */
+    private List<Past> heating(Account tobin, LocalDate today) {
+        SiteUnit terminal = unit("Ferry terminal", "Pier 3, Skerrow", "Furnace, two stages", "attic over the counter", TWO_STAGES);
+        SiteUnit school = unit("Island school", "Chapel Road, Little Skerrow", "Boiler, old wing", "boiler room", BOILER);
+        SiteUnit baths = unit("Seawater baths", "Promenade, Skerrow", "Condensing boiler", "behind the lockers", CONDENSING);
+        SiteUnit shed = unit("Rope walk", "Tarry Lane 9, Skerrow", "Pellet stove, knob", "by the winding frame", STOVE);
+        SiteUnit tower = unit("Signal tower", "Lighthouse Road, Skerrow", "Pellet stove, pad", "watch room", PAD_STOVE);
+        SiteUnit hall = unit("Fishermen's hall", "Quay 2, Holm", "Furnace, module", "cellar", MODULE);
+        job(terminal, tobin, "Runs on low, never goes up. Too cold by noon.", today);
+        job(school, tobin, "No heat in the old wing, display shows E2.", today);
+        job(baths, tobin, "Burns although no thermostat calls.", today);
+        job(shed, tobin, "Feed lamp blinks, no pellets fall.", today);
+        job(tower, tobin, "A lamp blinks, fan runs, no fire.", today);
+        job(hall, tobin, "Lights and drops out, now and then.", today);
+        return List.of(new Past(job(terminal, tobin, "No heat. Lamp counts four.", today.minusDays(40)).id(), "tobin",
+                "Trap was full of scale; cleaned, filled, three cycles watched.", List.of(new Entry.Pattern(null, "4 flashes"),
+                new Entry.Answer("see-water", true), new Entry.Answer("see-trap", true))),
+                new Past(job(school, tobin, "Boiler trips, pipes cold.", today.minusDays(95)).id(), "tobin", "Air purged, fill valve set.", List.of(new Entry.Pattern(null, "display E1"), new Entry.Answer("bleed-circulator", true))),
+                new Past(job(baths, tobin, "No heat, E5 on the display.", today.minusDays(70)).id(), "tobin", "Relief valve leaked; replaced, filled, purged.", List.of(new Entry.Pattern(null, "display E5"), new Entry.TestReading("pressure-shown", "4"))),
+                new Past(job(shed, tobin, "Smokes, glass black.", today.minusDays(20)).id(), "tobin", "Stove cleaned to its last passage.", List.of(new Entry.Answer("see-lazy", true), new Entry.Answer("see-ash", true))),
+                new Past(job(tower, tobin, "Second lamp blinks.", today.minusDays(33)).id(), "tobin", "Vent swept, gasket looked at.", List.of(new Entry.Pattern(null, "lamp 2 slow"), new Entry.Answer("see-vent", true))),
+                new Past(job(hall, tobin, "No spark.", today.minusDays(300)).id(), "tobin", "Electrode set to an eighth of an inch.", List.of(new Entry.Answer("hear-spark", false), new Entry.Answer("see-gap", true))));
     }
 
     private Account person(String login, String name, Account.Role role) {
@@ -128,18 +167,16 @@ public class DemoData implements ApplicationRunner {
         return visits.save(new Visit(UUID.randomUUID(), unit, technician, complaint, day));
     }
 
-    /** A visit of the past, with its log, that ended in an igniter. */
-    private void visited(UUID visit) {
-        entry(visit, new Entry.Pattern(null, "7 flashes"));
-        entry(visit, new Entry.Answer("see-glow", false));
-        entry(visit, new Entry.TestReading("v.hsi-plug.warm-up", "118.6"));
-        entry(visit, new Entry.TestReading("ohms-igniter", "OL"));
-        patiently(() -> service.close("ines", visit, Visit.Outcome.FIXED, "Igniter replaced from the van; three cycles watched."));
+    private void visited(Past past) {
+        for (Entry entry : past.entries()) {
+            entry(past.who(), past.visit(), entry);
+        }
+        patiently(() -> service.close(past.who(), past.visit(), Visit.Outcome.FIXED, past.note()));
     }
 
-    private void entry(UUID visit, Entry entry) {
+    private void entry(String who, UUID visit, Entry entry) {
         Filed filed = new Filed(UUID.randomUUID().toString(), System.currentTimeMillis(), null, entry);
-        patiently(() -> service.add("ines", visit, filed));
+        patiently(() -> service.add(who, visit, filed));
     }
 
     /** The unit may still be on its way to be ready. */

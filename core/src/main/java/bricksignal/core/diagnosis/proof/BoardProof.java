@@ -120,7 +120,7 @@ final class BoardProof {
      */
     private List<ProofItem> deadOutput(Element.Conductor contact, Expr energised) {
         List<ProofItem> best = List.of();
-        for (Scenario run : pack.model().watchedScenarios()) {
+        for (Scenario run : pack.model().scenarios()) {
             Optional<Timeline.Interval> interval = pack.nominal().run(run.id()).first(energised);
             if (interval.isEmpty()) {
                 continue;

@@ -63,7 +63,7 @@ public final class Provability {
 
     /** What is believed after the ideal session of a hypothesis. */
     static Diagnosis ideal(CompiledPack pack, HypothesisId id) {
-        Diagnosis ideal = Diagnosis.of(pack);
+        Diagnosis ideal = Diagnosis.ofSingles(pack);   // a fault that explains all that is seen leaves nothing for a second one
         for (String board : pack.model().charts().keySet()) {
             Optional<LampPattern> lamp = pack.predictions().lampShares(id, board).entrySet().stream().max(Map.Entry.comparingByValue())
                     .map(Map.Entry::getKey);
