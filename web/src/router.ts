@@ -9,6 +9,7 @@ export const router = createRouter({
     { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: 'New job' } },
     { path: '/policy', component: () => import('./policy/PolicyView.vue'), meta: { title: 'How we work' } },
     { path: '/identify', component: () => import('./identify/IdentifyView.vue'), meta: { title: 'Identify' } },
+    { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: 'Families' } },
     { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: 'Boards' } },
     {
       path: '/boards/:name',

@@ -34,6 +34,7 @@ async function bring(event: Event) {
     <p class="soft">
       A board's own chart, times, labels and colours, over its family. A unit elsewhere with the same board uses it.
     </p>
+    <p><RouterLink to="/packs" data-test="to-packs">The families as they are written, run and proven</RouterLink></p>
     <hr class="rule" />
     <p v-if="boards.data.value?.length === 0" class="mt-3">None yet. Type in the first from the door of a unit.</p>
     <ul class="rows">

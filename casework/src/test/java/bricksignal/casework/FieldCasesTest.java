@@ -25,12 +25,14 @@ class FieldCasesTest {
     private static final CaseUnit BOILER = Units.shipped("f4-boiler");
     private static final CaseUnit CONDENSING = Units.shipped("f5-boiler");
     private static final CaseUnit STOVE = Units.shipped("f6-stove");
+    /** Without a fuse of its own for the feed. */
+    private static final CaseUnit OLD_STOVE = Units.composed("f6-stove", Map.of("feed-fuse", "none"));
     private static final CaseUnit EARLY_PAD = Units.composed("f7-stove", Map.of("generation", "early"));
     private static final CaseUnit PAD = Units.shipped("f7-stove");
     private static final CaseUnit MODULE = Units.shipped("f11-module");
 
     private static final double MEAN_MORE = 3;
-    private static final int MOST_MORE = 7;
+    private static final int MOST_MORE = 8;
 
     static Stream<FieldCase> cases() {
         return Stream.of(
@@ -103,8 +105,8 @@ class FieldCasesTest {
                         .never("disc", "board"),
                 new FieldCase("C36 warm disc", STOVE, "disc-open", 3).lamp("slow").no("hear-auger").reads("disc-temp", "160").yes("try-bridge")
                         .never("board"),
-                new FieldCase("C37 output stage of the control", STOVE, "board-feed", 4).lamp("slow").no("hear-auger").reads("disc-temp", "160")
-                        .no("try-bridge").yes("try-manual").never("disc", "auger"),
+                new FieldCase("C37 output stage of the control", OLD_STOVE, "board-feed", 4).lamp("slow").no("hear-auger").reads("disc-temp", "160")
+                        .no("try-bridge").yes("try-manual").reads("v.FEED.turning", "0").never("disc", "auger"),
                 new FieldCase("C38 room fan, not its overheat", EARLY_PAD, "room-fan-stuck", 4).lamp("lamps 3 4 slow").yes("see-button")
                         .no("hear-room-fan").reads("v.room-fan-hot.running", "120").never("board", "overheat"),
                 new FieldCase("C39 jumper sits and is not seen", PAD, "board-sensor-deaf", 2).lamp("lamp 5 slow").no("see-jumper")

@@ -61,7 +61,7 @@ class CompositionTest {
         JsonNode composed = PackReader.flat(PackLibrary.source(id), way).root();
         String flat = PackLibrary.text(id, way);
         assertThat(same(new YAMLMapper().readTree(flat), composed)).isTrue();
-        assertThat(flat).doesNotContain("uses:").doesNotContain("choices:").doesNotContain("$");
+        assertThat(flat).doesNotContain("\nuses:").doesNotContain("\nchoices:").doesNotContain("$");
         assertThat(PackLibrary.text(id, way)).as("the same each time").isEqualTo(flat);
     }
 
@@ -215,10 +215,10 @@ class CompositionTest {
 
     @Test
     void overrideOfAStateThatIsNotThereAndAnEmptyTakingOutAreTold() {
-        String family = spoilt("boards/board/regions/burner/purge/next:", "boards/board/regions/burner/purgee/next:")
-                .replace("without: [boards/board/regions/burner/warm-up,", "without: [boards/board/regions/burner/warmup,");
+        String family = spoilt("points/PSI/moments:", "points/PSII/moments:")
+                .replace("        adds: direct spark\n", "        adds: direct spark\n        without: [boards/board/regions/burner/warmup]\n");
         assertThat(problems(family, Map.of("ignition", "spark"))).extracting(PackProblem::reason)
-                .anyMatch(r -> r.contains("purgee/next' to override")).anyMatch(r -> r.contains("warmup' to take out"));
+                .anyMatch(r -> r.contains("PSII/moments' to override")).anyMatch(r -> r.contains("warmup' to take out"));
         assertThat(problems(family, Map.of())).as("the usual one does not touch them").isEmpty();
     }
 
@@ -252,7 +252,7 @@ class CompositionTest {
 
     @Test
     void toolListsShowsAndChecks(@TempDir Path folder) throws IOException {
-        assertThat(said(0, "list")).contains("f1-furnace ignition=hot-surface blower=capacitor\n").contains("f1-furnace ignition=spark blower=tapped\n").contains("f9-airhandler\n");
+        assertThat(said(0, "list")).contains("f1-furnace ignition=hot-surface blower=capacitor\n").contains("f1-furnace ignition=spark blower=tapped\n").contains("f9-airhandler voltage=two-legs\n").contains("f14-rooftop\n");
         assertThat(said(0, "assemblies")).contains("hot-surface  Hot surface igniter");
         assertThat(said(0, "show", "f1-furnace", "ignition=spark")).isEqualTo(PackLibrary.text("f1-furnace", Map.of("ignition", "spark")));
         Path file = folder.resolve("mine.yaml");

@@ -21,7 +21,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class SharedBoardsTest {
 
     private static final String HEAD = "overlay: grey-board\nfamily: f1-furnace\ntitle: Grey board\n";
-    private static final long LABELS_MOST_BYTES = 2_000_000;
+    private static final long LABELS_MOST_BYTES = 3_000_000;
 
     private static CompiledPack family() {
         return Compiled.of("f1-furnace").pack();

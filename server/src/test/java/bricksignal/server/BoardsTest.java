@@ -61,10 +61,28 @@ class BoardsTest {
         assertThat(ines.post("/api/identify", Map.of("answers", Map.of("place", "moon"))).status()).isEqualTo(422);
     }
 
+    /** What the lead looks at: the run of a composition and how each of its faults is proven; the first time that takes some seconds. */
+    @Test
+    void familyIsRunAndItsFaultsAreProven() {
+        JsonNode run = ines.get("/api/packs/f9-airhandler/run?choice=voltage:two-legs").json();
+        assertThat(run.get("channels").size()).isGreaterThan(3);
+        assertThat(run.get("stages").size()).isGreaterThan(1);
+        JsonNode proof = ines.get("/api/packs/f9-airhandler/proof?choice=voltage:two-legs").json();
+        assertThat(proof.size()).isGreaterThan(30);
+        assertThat(proof.valueStream()).allSatisfy(fault -> {
+            assertThat(fault.get("proven").asBoolean()).as(fault.get("id").asString()).isTrue();
+            assertThat(fault.get("shown").size()).isPositive();
+            assertThat(fault.get("open").size()).isZero();
+        });
+        assertThat(ines.get("/api/packs/f99/run").status()).isEqualTo(404);
+        assertThat(ines.get("/api/packs/f9-airhandler/proof?choice=voltage:seven").status()).isEqualTo(422);
+    }
+
     /** The questions end in a family with its choices made; the unit keeps them, and its visit is of that composition. */
     @Test
     void questionsLeadToChoicesThatTheUnitAndItsVisitKeep() {
-        JsonNode leader = ines.post("/api/identify", Map.of("answers", Map.of("place", "indoors", "fuel", "gas", "ignition", "spark", "blower", "psc")))
+        JsonNode leader = ines.post("/api/identify", Map.of("answers", Map.of("place", "indoors", "fuel", "gas", "ignition", "spark", "blower", "psc",
+                "vent", "metal", "boards", "one")))
                 .json().get("families").get(0);
         assertThat(leader.get("name").asString()).isEqualTo("f1-furnace ignition=spark blower=capacitor");
         Client.Reply made = ines.post("/api/units", Map.of("siteName", "Spark " + UUID.randomUUID(), "label", "furnace", "location", "cellar",

@@ -17,8 +17,8 @@ public final class SequenceModel {
     /** How much slower than the times of the pack a run may go, and how often: half of the boards keep them (from memory). */
     private static final double[] PACES = {1, 0.6, 0.7, 0.8, 0.9, 1.1, 1.25, 1.4, 1.6};
     private static final double AS_LISTED = 0.5;
-    /** Who watches from the call on tells the first time that something comes so often, and any of the times otherwise (from memory). */
-    private static final double FIRST = 0.5;
+    /** Who watches from the call on tells of the first time that something comes, so often (from memory); otherwise of any of the times. */
+    private static final double FIRST = 0.95;
 
     private final CompiledPack pack;
     private final UnitModel.Channel channel;

@@ -1,5 +1,7 @@
 package bricksignal.server.pack;
 
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
 import bricksignal.packs.PackException;
@@ -24,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 class PackController {
 
     private final Packs packs;
+    private final ProofReports proofs;
 
-    PackController(Packs packs) {
+    PackController(Packs packs, ProofReports proofs) {
         this.packs = packs;
+        this.proofs = proofs;
     }
 
     /** A pack in a list. */
@@ -55,6 +59,23 @@ class PackController {
     @GetMapping(value = "/api/packs/{id}.yaml", produces = MediaType.TEXT_PLAIN_VALUE)
     String text(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
         return PackLibrary.text(id, composition(id, choice).choices());
+    }
+
+    /** The usual run of a unit in good order, as a timing diagram. */
+    @GetMapping("/api/packs/{id}/run")
+    TimingDiagram run(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
+        return TimingDiagram.of(Diagnosis.of(packs.unit(ref(composition(id, choice))).pack()));
+    }
+
+    /** How each of its faults is proven. */
+    @GetMapping("/api/packs/{id}/proof")
+    List<ProofReports.FaultProof> proof(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
+        UnitRef ref = ref(composition(id, choice));
+        return proofs.of(ref.key(), packs.unit(ref).pack());
+    }
+
+    private UnitRef ref(Composition composition) {
+        return new UnitRef(packs.digestOf(composition.family(), composition.choices()), null, null);
     }
 
     /** The composition that is asked for by {@code choice=ignition:spark}; the usual options where nothing is. */

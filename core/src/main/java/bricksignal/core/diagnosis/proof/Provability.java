@@ -35,13 +35,15 @@ public final class Provability {
      * @param status of the verdict
      * @param named the parts that were named, by id
      * @param rivals other causes that were still alive
+     * @param shown what the proof rests on
      * @param open what no test could close
      */
     public record Session(String fault, boolean proven, Verdict.Status status, List<String> named, List<HypothesisId> rivals,
-            List<Message> open) {
+            List<Message> shown, List<Message> open) {
         public Session {
             named = List.copyOf(named);
             rivals = List.copyOf(rivals);
+            shown = List.copyOf(shown);
             open = List.copyOf(open);
         }
     }
@@ -58,7 +60,11 @@ public final class Provability {
         boolean proven = verdict.status() == Verdict.Status.PROVEN && named.contains(hypothesis.part().id());
         return new Session(hypothesis.fault().id(), proven, verdict.status(), named,
                 ideal.ranking().stream().filter(h -> !verdict.group().contains(h) && ideal.belief(h) > RIVAL).toList(),
-                verdict.items().stream().filter(item -> !item.proven()).map(ProofItem::what).toList());
+                items(verdict, true), items(verdict, false));
+    }
+
+    private static List<Message> items(Verdict verdict, boolean proven) {
+        return verdict.items().stream().filter(item -> item.proven() == proven).map(ProofItem::what).distinct().toList();
     }
 
     /** What is believed after the ideal session of a hypothesis. */

@@ -1,0 +1,61 @@
+package bricksignal.server.pack;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.proof.Provability;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.words.Message;
+import bricksignal.server.problem.Compiling;
+import com.github.benmanes.caffeine.cache.AsyncCache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.springframework.stereotype.Service;
+
+/** How each fault of a unit is proven. Made once for a text, which takes some seconds. */
+@Service
+class ProofReports {
+
+    private static final int WAIT_MS = 2500;
+    private static final int MOST = 40;
+
+    private final AsyncCache<String, List<FaultProof>> reports = Caffeine.newBuilder().maximumSize(MOST).buildAsync();
+
+    /**
+     * A fault and its proof.
+     *
+     * @param part that is blamed, as people call it
+     * @param shown what the proof rests on
+     * @param open what no test closes; empty where it is proven
+     */
+    record FaultProof(String id, Message fault, String part, boolean proven, List<Message> shown, List<Message> open) {
+    }
+
+    /**
+     * The report of a unit.
+     *
+     * @param key names its text
+     * @throws Compiling if that takes longer than somebody should wait
+     */
+    List<FaultProof> of(String key, CompiledPack pack) {
+        try {
+            return reports.get(key, (text, executor) -> CompletableFuture.supplyAsync(() -> made(pack))).get(WAIT_MS, TimeUnit.MILLISECONDS);
+        } catch (TimeoutException later) {
+            throw new Compiling(0);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Compiling(0);
+        } catch (ExecutionException failed) {
+            throw new IllegalStateException("the proofs of " + key + " cannot be made", failed.getCause());
+        }
+    }
+
+    private static List<FaultProof> made(CompiledPack pack) {
+        return Provability.of(pack).stream().map(visit -> {
+            Fault fault = pack.model().fault(visit.fault());
+            return new FaultProof(fault.id(), fault.label(), pack.model().part(fault.part()).label(), visit.proven(), visit.shown(), visit.open());
+        }).toList();
+    }
+}

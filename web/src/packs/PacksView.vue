@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { answer, api, Problem, type Diagram, type Family, type FaultProof } from '../api/client'
+import TopBar from '../common/TopBar.vue'
+import TimingDiagram from '../visit/TimingDiagram.vue'
+
+/** What the lead looks at: a family as it is composed, how it runs, how each fault of it is proven, and its text. */
+const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
+const family = ref('')
+const chosen = ref<Record<string, string>>({})
+const shown = ref<'run' | 'proof' | 'text'>('run')
+
+watch(families.data, (all) => (family.value ||= all?.[0]?.id ?? ''), { immediate: true })
+watch(family, () => (chosen.value = {}))
+
+const choice = computed(() => Object.entries(chosen.value).map(([name, option]) => `${name}:${option}`))
+const asked = computed(() => ({ params: { path: { id: family.value }, query: { choice: choice.value } } }))
+/** Being made ready takes seconds the first time; anything else is a problem at once. */
+const patient = {
+  retry: (times: number, error: unknown) => times < 30 && error instanceof Problem && error.progress !== undefined,
+  retryDelay: 1500,
+  staleTime: Infinity,
+}
+const unit = useQuery({
+  queryKey: computed(() => ['pack', family.value, choice.value, 'family']),
+  queryFn: () => answer<Family>(api.GET('/api/packs/{id}/family', asked.value)),
+  enabled: computed(() => !!family.value),
+  staleTime: Infinity,
+})
+const run = useQuery({
+  queryKey: computed(() => ['pack', family.value, choice.value, 'run']),
+  queryFn: () => answer<Diagram>(api.GET('/api/packs/{id}/run', asked.value)),
+  enabled: computed(() => !!family.value && shown.value === 'run'),
+  ...patient,
+})
+const proof = useQuery({
+  queryKey: computed(() => ['pack', family.value, choice.value, 'proof']),
+  queryFn: () => answer<FaultProof[]>(api.GET('/api/packs/{id}/proof', asked.value)),
+  enabled: computed(() => !!family.value && shown.value === 'proof'),
+  ...patient,
+})
+const file = computed(
+  () => `/api/packs/${family.value}.yaml?${choice.value.map((c) => `choice=${encodeURIComponent(c)}`).join('&')}`,
+)
+const text = useQuery({
+  queryKey: computed(() => ['pack', family.value, choice.value, 'text']),
+  queryFn: async () => {
+    const got = await fetch(file.value)
+    if (!got.ok) throw new Problem(got.status, 'The text did not come. Load the page again.')
+    return got.text()
+  },
+  enabled: computed(() => !!family.value && shown.value === 'text'),
+  staleTime: Infinity,
+})
+const unproven = computed(() => (proof.data.value ?? []).filter((f) => !f.proven))
+const problem = computed(() => unit.error.value ?? run.error.value ?? proof.error.value ?? text.error.value)
+</script>
+
+<template>
+  <TopBar title="Families" />
+  <main class="page packs">
+    <section class="pick" aria-labelledby="pick-title">
+      <h1 id="pick-title" class="eyebrow">family and its choices</h1>
+      <label for="family">Family</label>
+      <select id="family" v-model="family" class="form-select field" data-test="family">
+        <option v-for="f in families.data.value" :key="f.id" :value="f.id">{{ f.title }}</option>
+      </select>
+      <template v-for="c in unit.data.value?.choices ?? []" :key="c.id">
+        <label :for="`choice-${c.id}`">{{ c.label }}</label>
+        <select
+          :id="`choice-${c.id}`"
+          class="form-select field"
+          :value="chosen[c.id] ?? c.usual"
+          :data-test="`choice-${c.id}`"
+          @change="chosen = { ...chosen, [c.id]: ($event.target as HTMLSelectElement).value }"
+        >
+          <option v-for="o in c.options" :key="o.id" :value="o.id">{{ o.label }}</option>
+        </select>
+      </template>
+      <p class="soft">{{ unit.data.value?.duty }}</p>
+    </section>
+    <section class="what">
+      <div class="keys" role="group" aria-label="What to see">
+        <button type="button" class="key" :aria-pressed="shown === 'run'" @click="shown = 'run'">Try it</button>
+        <button type="button" class="key" :aria-pressed="shown === 'proof'" data-test="to-proof" @click="shown = 'proof'">
+          Proofs
+        </button>
+        <button type="button" class="key" :aria-pressed="shown === 'text'" data-test="to-text" @click="shown = 'text'">
+          Text
+        </button>
+      </div>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <template v-if="shown === 'run'">
+        <h2 class="h5">Its usual run, in good order</h2>
+        <TimingDiagram v-if="run.data.value" :diagram="run.data.value" />
+        <p v-else-if="!problem" role="status">It is being run.</p>
+      </template>
+      <template v-else-if="shown === 'proof'">
+        <h2 class="h5">How each fault is proven</h2>
+        <p v-if="proof.data.value" role="status" data-test="proof-count">
+          {{ proof.data.value.length }} faults,
+          {{ unproven.length ? `${unproven.length} of them cannot be proven` : 'each of them can be proven' }}.
+        </p>
+        <p v-else-if="!problem" role="status">An ideal visit is made to each fault. That takes some seconds.</p>
+        <ol class="proofs">
+          <li v-for="f in proof.data.value" :key="f.id" :class="{ open: !f.proven }">
+            <strong>{{ f.fault }}</strong> <span class="soft">{{ f.part }}</span>
+            <p>
+              <span class="mark">{{ f.proven ? '✓' : '✗' }}</span> {{ (f.proven ? f.shown : f.open).join(' · ') }}
+            </p>
+          </li>
+        </ol>
+      </template>
+      <template v-else>
+        <h2 class="h5">Its flat text</h2>
+        <a class="key quiet" :href="file" :download="`${family}.yaml`">download YAML</a>
+        <pre v-if="text.data.value" class="text" tabindex="0" data-test="pack-text">{{ text.data.value }}</pre>
+      </template>
+    </section>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.packs {
+  max-width: 76rem;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 3fr);
+  gap: 2.5rem;
+}
+.pick {
+  display: grid;
+  gap: 0.35rem;
+  align-content: start;
+}
+.pick label {
+  font-weight: 700;
+  margin-top: 0.5rem;
+}
+.pick p {
+  margin-top: 1rem;
+}
+.keys {
+  display: flex;
+  gap: 8px;
+  margin-bottom: 1.25rem;
+}
+.keys .key[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--paper);
+}
+.proofs {
+  list-style: none;
+  padding: 0;
+}
+.proofs li {
+  padding: 0.6rem 0;
+  border-bottom: 1px solid var(--line-soft);
+}
+.proofs p {
+  margin: 0.15rem 0 0;
+}
+.proofs .open {
+  border-left: 4px solid var(--ink);
+  padding-left: 0.75rem;
+}
+.mark {
+  font-weight: 700;
+}
+.text {
+  max-height: 70vh;
+  overflow: auto;
+  padding: 0.75rem;
+  border: 1px solid var(--line-soft);
+  font-size: 0.8125rem;
+}
+@media (max-width: 700px) {
+  .packs {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.25rem;
+  }
+}
+</style>
