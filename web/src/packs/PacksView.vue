@@ -54,7 +54,9 @@ const text = useQuery({
   staleTime: Infinity,
 })
 const unproven = computed(() => (proof.data.value ?? []).filter((f) => !f.proven))
-const problem = computed(() => unit.error.value ?? run.error.value ?? proof.error.value ?? text.error.value)
+const problem = computed(
+  () => [unit, run, proof, text].map((query) => query.error.value).find((error) => error instanceof Error)?.message,
+)
 </script>
 
 <template>
@@ -83,14 +85,20 @@ const problem = computed(() => unit.error.value ?? run.error.value ?? proof.erro
     <section class="what">
       <div class="keys" role="group" aria-label="What to see">
         <button type="button" class="key" :aria-pressed="shown === 'run'" @click="shown = 'run'">Try it</button>
-        <button type="button" class="key" :aria-pressed="shown === 'proof'" data-test="to-proof" @click="shown = 'proof'">
+        <button
+          type="button"
+          class="key"
+          :aria-pressed="shown === 'proof'"
+          data-test="to-proof"
+          @click="shown = 'proof'"
+        >
           Proofs
         </button>
         <button type="button" class="key" :aria-pressed="shown === 'text'" data-test="to-text" @click="shown = 'text'">
           Text
         </button>
       </div>
-      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <template v-if="shown === 'run'">
         <h2 class="h5">Its usual run, in good order</h2>
         <TimingDiagram v-if="run.data.value" :diagram="run.data.value" />

@@ -22,7 +22,14 @@ const answers: Record<string, unknown> = {
   },
   '/api/packs/f4-boiler/run': { from: 0, to: 60, callAt: 10, channels: [], stages: [] },
   '/api/packs/f4-boiler/proof': [
-    { id: 'a', fault: 'end switch does not close', part: 'vent damper', proven: true, shown: ['seen at the damper'], open: [] },
+    {
+      id: 'a',
+      fault: 'end switch does not close',
+      part: 'vent damper',
+      proven: true,
+      shown: ['seen at the damper'],
+      open: [],
+    },
     { id: 'b', fault: 'nobody can tell', part: 'board', proven: false, shown: [], open: ['the supply of the board'] },
   ],
 }
@@ -36,7 +43,9 @@ beforeEach(() => {
     return Promise.resolve(
       url.pathname.endsWith('.yaml')
         ? new Response('pack: f4-boiler\n')
-        : new Response(JSON.stringify(answers[url.pathname] ?? {}), { headers: { 'Content-Type': 'application/json' } }),
+        : new Response(JSON.stringify(answers[url.pathname] ?? {}), {
+            headers: { 'Content-Type': 'application/json' },
+          }),
     )
   })
 })
