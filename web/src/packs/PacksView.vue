@@ -115,7 +115,7 @@ const problem = computed(
           <li v-for="f in proof.data.value" :key="f.id" :class="{ open: !f.proven }">
             <strong>{{ f.fault }}</strong> <span class="soft">{{ f.part }}</span>
             <p>
-              <span class="mark">{{ f.proven ? '✓' : '✗' }}</span> {{ (f.proven ? f.shown : f.open).join(' · ') }}
+              <span class="sign">{{ f.proven ? '✓' : '✗' }}</span> {{ (f.proven ? f.shown : f.open).join(' · ') }}
             </p>
           </li>
         </ol>
@@ -172,7 +172,7 @@ const problem = computed(
   border-left: 4px solid var(--ink);
   padding-left: 0.75rem;
 }
-.mark {
+.sign {
   font-weight: 700;
 }
 .text {

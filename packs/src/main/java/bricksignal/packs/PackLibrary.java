@@ -31,7 +31,7 @@ public final class PackLibrary {
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
     private PackLibrary() {
-        SHIPPED.forEach(id -> models.put(id, PackReader.read(text(id))));
+        SHIPPED.parallelStream().map(id -> PackReader.read(text(id))).toList().forEach(model -> models.put(model.id(), model));
     }
 
     /** Reads and validates every pack that ships. */

@@ -12,7 +12,7 @@ class WebPages implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/policy"}) {
+        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"}) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
     }

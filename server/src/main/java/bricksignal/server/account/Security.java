@@ -27,7 +27,7 @@ import org.springframework.transaction.support.TransactionOperations;
 class Security {
 
     private static final String[] FILES = {"/", "/index.html", "/assets/**", "/favicon.svg", "/login", "/jobs/**",
-        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**", "/policy"};
+        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"};
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Problems problems) throws Exception {
