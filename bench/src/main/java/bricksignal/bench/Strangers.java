@@ -33,8 +33,8 @@ final class Strangers {
     private static final double QUICKEST = 0.6;
 
     /** By family: what is written and what a board of another kind has there, in turn. */
-    private static final Map<String, String[][]> EDITS = Map.of(
-            "f1-furnace", new String[][] {
+    private static final Map<String, String[][]> EDITS = Map.ofEntries(
+            Map.entry("f1-furnace", new String[][] {
                 {"limit-open:\n          outputs: [inducer]", "limit-open:"},
                 {"            - {when: in.draft, to: draft-early}\n", "", """
                         draft-early:
@@ -45,8 +45,8 @@ final class Strangers {
                 """, "", " or state.burner.draft-early", ""},
                 {"tries >= 2, to: lockout}\n            - {when: elapsed", "tries >= 4, to: lockout}\n            - {when: elapsed"},
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
-                {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}},
-            "f3-vehicle", new String[][] {
+                {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}}),
+            Map.entry("f3-vehicle", new String[][] {
                 {"            - {when: in.TH and in.air, to: air-early}\n", "", """
                         air-early:
                           lamp: 2 flashes
@@ -57,18 +57,18 @@ final class Strangers {
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 4"},
                 {"        no-air:\n          outputs: [fan]", "        no-air:"},
-                {"        lockout:\n          lamp", "        lockout:\n          outputs: [fan]\n          lamp"}},
-            "f9-airhandler", new String[][] {
+                {"        lockout:\n          lamp", "        lockout:\n          outputs: [fan]\n          lamp"}}),
+            Map.entry("f9-airhandler", new String[][] {
                 {"in.answer and elapsed >= 1", "in.answer and elapsed >= 4"},
                 {"{when: not in.answer, to: no-answer}", "{when: not in.answer, to: asking}"},
                 {"        no-answer:\n          lamp: 4 flashes", "        no-answer:\n          lamp: steady"},
-                {"        wake:\n          lamp: steady", "        wake:\n          lamp: fast"}},
-            "f12-minisplit", new String[][] {
+                {"        wake:\n          lamp: steady", "        wake:\n          lamp: fast"}}),
+            Map.entry("f12-minisplit", new String[][] {
                 {"in.outdoor-line and elapsed >= 3", "in.outdoor-line and elapsed >= 8"},
                 {"        no-line:\n          outputs: [permit]", "        no-line:"},
                 {"        frozen:\n          outputs: [indoor-fan]", "        frozen:\n          outputs: [indoor-fan, permit]"},
-                {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}},
-            "f14-rooftop", new String[][] {
+                {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}}),
+            Map.entry("f14-rooftop", new String[][] {
                 {"            - {when: elapsed >= 2 and in.draft, to: draft-early}\n", "", """
                         draft-early:
                           lamp: red 2 flashes
@@ -77,7 +77,34 @@ final class Strangers {
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"        limit-open:\n          outputs: [inducer]", "        limit-open:"},
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
-                {"        no-reply:\n          outputs: [heat]", "        no-reply:"}});
+                {"        no-reply:\n          outputs: [heat]", "        no-reply:"}}),
+            Map.entry("f2-furnace", new String[][] {
+                {"limit-open:\n          outputs: [inducer]", "limit-open:"},
+                {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
+                {"tries >= 2, to: lockout}\n            - {when: elapsed", "tries >= 4, to: lockout}\n            - {when: elapsed"},
+                {"high-missing:\n          outputs: [inducer, gas]", "high-missing:\n          outputs: [inducer-high, gas]"}}),
+            Map.entry("f4-boiler", new String[][] {
+                {"        limit-open:\n          outputs: [circulator]", "        limit-open:"},
+                {"trial-time and tries >= 2", "trial-time and tries >= 4"},
+                {"        lockout:\n          outputs: [circulator]", "        lockout:"},
+                {"damper-missing:\n          outputs: [circulator, damper]", "damper-missing:\n          outputs: [circulator]"}}),
+            Map.entry("f5-boiler", new String[][] {
+                {"limit-open:\n          outputs: [boiler-pump, fan]", "limit-open:\n          outputs: [boiler-pump]"},
+                {"trial-time and tries >= 2", "trial-time and tries >= 4"},
+                {"air-missing:\n          outputs: [boiler-pump, fan]", "air-missing:\n          outputs: [boiler-pump]"},
+                {"fan-missing:\n          outputs: [boiler-pump, fan]", "fan-missing:\n          outputs: [boiler-pump]"}}),
+            Map.entry("f6-stove", new String[][] {
+                {"elapsed >= cycle-time - feed-time", "elapsed >= 1.2 * (cycle-time - feed-time)"},
+                {"elapsed >= feed-time", "elapsed >= 0.8 * feed-time"}}),
+            Map.entry("f7-stove", new String[][] {
+                {"shutdown:\n          outputs: [exhaust, room]", "shutdown:\n          outputs: [exhaust]"},
+                {"draft-lost:\n          outputs: [exhaust]", "draft-lost:"},
+                {"fire-lost:\n          outputs: [exhaust]", "fire-lost:"},
+                {"overheat:\n          outputs: [exhaust, room]", "overheat:\n          outputs: [exhaust]"}}),
+            Map.entry("f11-module", new String[][] {
+                {"trial-time and tries >= 2", "trial-time and tries >= 4"},
+                {"trial-time and tries >= 2", "trial-time and tries >= 1"},
+                {"in.flame and elapsed >= least-trial", "in.flame and elapsed >= 1"}}));
 
     private final List<UnitModel> kinds = new ArrayList<>();
 

@@ -2,14 +2,18 @@ package bricksignal.packs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The examples of docs/pack-format.md are read, so that the page says only what is so. */
 class PackFormatTest {
@@ -27,6 +31,20 @@ class PackFormatTest {
     private static List<String> blocks(String language) {
         return Pattern.compile("```" + language + "\n(.*?)```", Pattern.DOTALL).matcher(PAGE).results().map((MatchResult m) -> m.group(1))
                 .toList();
+    }
+
+    /** The page and the schema say the same of each section, and name the same kinds of element, effect and instrument. */
+    @Test
+    void pageSaysWhatTheSchemaSays() {
+        JsonNode schema = new JsonMapper().readTree(PackFormatTest.class.getResourceAsStream("/packs/pack.schema.json"));
+        String plain = PAGE.replaceAll("\\[`([^`]*)`\\]\\([^)]*\\)", "$1").replace("`", "");
+        schema.path("properties").properties().forEach(section -> assertThat(plain).contains("| " + section.getKey() + " | "
+                + section.getValue().path("description").asString() + " |\n"));
+        JsonNode element = schema.at("/properties/circuit/patternProperties").iterator().next().at("/properties/is/enum");
+        JsonNode reading = schema.at("/properties/readings/patternProperties").iterator().next();
+        assertThat(element.valueStream().map(JsonNode::asString)).isNotEmpty().allSatisfy(kind -> assertThat(PAGE).contains("`" + kind + "`"));
+        assertThat(reading.at("/properties/mode/enum").valueStream().map(JsonNode::asString)).containsExactlyInAnyOrderElementsOf(
+                Arrays.stream(MeterMode.values()).map(MeterMode::name).toList());
     }
 
     @Test
