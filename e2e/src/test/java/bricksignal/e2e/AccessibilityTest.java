@@ -35,7 +35,7 @@ class AccessibilityTest {
             check(browser, "login");
             browser.logIn("ines");
             check(browser, "jobs");
-            for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/policy", "/visits/" + visit + "/before",
+            for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/visits/" + visit + "/before",
                 "/visits/" + visit + "/power", "/visits/" + visit + "/work",
                 "/visits/" + visit + "/verdict", "/visits/" + visit + "/report"}) {
                 browser.go(path);

@@ -32,6 +32,8 @@ public final class Screenshots {
                 take(laptop, "#complaint", "new-job");
                 laptop.go("/identify");
                 take(laptop, "[data-test=question]", "identify");
+                laptop.go("/packs");
+                take(laptop, "[data-test=diagram]", "families");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
