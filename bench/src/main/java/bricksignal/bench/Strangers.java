@@ -104,7 +104,7 @@ final class Strangers {
             Map.entry("f11-module", new String[][] {
                 {"trial-time and tries >= 2", "trial-time and tries >= 4"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
-                {"in.flame and elapsed >= least-trial", "in.flame and elapsed >= 1"}}));
+                {"in.flame and elapsed >= least-trial", "in.flame and elapsed >= 4"}}));
 
     private final List<UnitModel> kinds = new ArrayList<>();
 

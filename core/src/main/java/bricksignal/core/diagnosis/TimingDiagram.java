@@ -36,6 +36,12 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
     public record Named(String id, String label, String seen, double from, double to) {
     }
 
+    /** The same of a unit that is known to be in good order: what is expected is what is believed. */
+    public TimingDiagram inGoodOrder() {
+        return new TimingDiagram(from, to, callAt, channels.stream().map(line -> new Line(line.id(), line.label(), line.expected(),
+                line.expected())).toList(), stages);
+    }
+
     /** The timing diagram of a diagnosis, around the usual call. */
     public static TimingDiagram of(Diagnosis diagnosis) {
         CompiledPack pack = diagnosis.pack();

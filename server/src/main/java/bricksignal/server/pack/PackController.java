@@ -64,7 +64,7 @@ class PackController {
     /** The usual run of a unit in good order, as a timing diagram. */
     @GetMapping("/api/packs/{id}/run")
     TimingDiagram run(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
-        return TimingDiagram.of(Diagnosis.of(packs.unit(ref(composition(id, choice))).pack()));
+        return TimingDiagram.of(Diagnosis.of(packs.unit(ref(composition(id, choice))).pack())).inGoodOrder();
     }
 
     /** How each of its faults is proven. */
