@@ -87,8 +87,8 @@ class HeatingFamiliesTest {
     void levelSetsTheFeedAndTheFeedTheHeat(double seconds, double pounds) {
         UnitModel model = Compiled.of("f6-stove").pack().model();
         Timeline run = VirtualUnit.of(model, model.machine().withParameter("feed-time", seconds)).usualRun();
-        assertThat(run.share(F1.when("out.feed"), 600, 1000)).isCloseTo(seconds / 10, within(0.01));
-        double fed = run.share(F1.when("amps.auger >= 0.3"), 600, 1000) * 12.5;
+        assertThat(run.share(F1.when("out.feed"), 700, 1000)).isCloseTo(seconds / 10, within(0.01));
+        double fed = run.share(F1.when("amps.auger >= 0.3"), 700, 1000) * 12.5;
         assertThat(fed).isCloseTo(pounds, within(0.2));
         assertThat(fed * PELLET_BTU).as("Btu/h, before the flue takes its share").isBetween(15_000.0, 80_000.0);
     }
