@@ -27,6 +27,8 @@ public final class PackLibrary {
     private static final Map<String, Document> READ = new ConcurrentHashMap<>();
     /** Flat texts by family and all its choices: some fifty kilobytes each. */
     private static final Map<String, String> FLAT = new ConcurrentHashMap<>();
+    /** Every way to compose a family, by the family. */
+    private static final Map<String, List<Composition>> COMPOSED = new ConcurrentHashMap<>();
 
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
@@ -103,10 +105,14 @@ public final class PackLibrary {
 
     /** Every way in which the choices of a shipped pack go together, the usual one first. */
     public static List<Composition> compositions(String id) {
+        return COMPOSED.computeIfAbsent(id, PackLibrary::composed);
+    }
+
+    private static List<Composition> composed(String id) {
         List<Map<String, String>> ways = Choices.all(family(id));
         return ways.stream().map(way -> {
             Section flat = section(flat(id, way));
-            FLAT.putIfAbsent(key(id, way), FlatText.of(flat.node()));
+            FLAT.computeIfAbsent(key(id, way), key -> FlatText.of(flat.node()));
             Map<String, List<String>> traits = new LinkedHashMap<>();
             flat.at("traits").children().keySet().forEach(trait -> traits.put(trait, flat.at("traits").texts(trait)));
             return new Composition(id, way, way.equals(ways.get(0)), flat.text("title"), traits);

@@ -139,8 +139,7 @@ class CompositionTest {
 
     private static Set<Set<Map.Entry<String, String>>> pairs(Composition composition) {
         Set<Set<Map.Entry<String, String>>> pairs = new HashSet<>();
-        composition.choices().entrySet().forEach(a -> composition.choices().entrySet().forEach(b -> pairs.add(Set.of(a).equals(Set.of(b))
-                ? Set.of(a) : Set.of(a, b))));
+        composition.choices().entrySet().forEach(a -> composition.choices().entrySet().forEach(b -> pairs.add(new HashSet<>(List.of(a, b)))));
         return pairs;
     }
 

@@ -8,11 +8,18 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /** Every address of the web application is its one page; files with a hash in their name are kept for a year. */
 @Configuration
-class WebPages implements WebMvcConfigurer {
+public class WebPages implements WebMvcConfigurer {
+
+    private static final String[] PAGES = {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"};
+
+    /** The addresses of the pages, which anybody may load: what is in them asks who it is. */
+    public static String[] pages() {
+        return PAGES.clone();
+    }
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String path : new String[] {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"}) {
+        for (String path : PAGES) {
             registry.addViewController(path).setViewName("forward:/index.html");
         }
     }

@@ -36,15 +36,24 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
     public record Named(String id, String label, String seen, double from, double to) {
     }
 
-    /** The same of a unit that is known to be in good order: what is expected is what is believed. */
-    public TimingDiagram inGoodOrder() {
-        return new TimingDiagram(from, to, callAt, channels.stream().map(line -> new Line(line.id(), line.label(), line.expected(),
-                line.expected())).toList(), stages);
-    }
-
     /** The timing diagram of a diagnosis, around the usual call. */
     public static TimingDiagram of(Diagnosis diagnosis) {
         CompiledPack pack = diagnosis.pack();
+        Map<HypothesisId, Double> likely = new LinkedHashMap<>();
+        for (HypothesisId h : diagnosis.hypotheses()) {
+            if (diagnosis.belief(h) > NEGLIGIBLE) {
+                likely.merge(pack.space().get(h).run(), diagnosis.belief(h), Double::sum);
+            }
+        }
+        return of(pack, likely);
+    }
+
+    /** The same of a unit that is known to be in good order. */
+    public static TimingDiagram inGoodOrder(CompiledPack pack) {
+        return of(pack, Map.of(pack.space().nothing(), 1.0));
+    }
+
+    private static TimingDiagram of(CompiledPack pack, Map<HypothesisId, Double> likely) {
         UnitModel model = pack.model();
         double found = model.found().from();
         double last = model.moments().stream().mapToDouble(m -> pack.catalogue().seconds(m.id())).filter(at -> at < found).max()
@@ -52,12 +61,6 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
         double call = SequenceModel.callSeconds(model);
         double from = Math.max(0, call - BEFORE_SECONDS);
         double to = last + AFTER_SECONDS;
-        Map<HypothesisId, Double> likely = new LinkedHashMap<>();
-        for (HypothesisId h : diagnosis.hypotheses()) {
-            if (diagnosis.belief(h) > NEGLIGIBLE) {
-                likely.merge(pack.space().get(h).run(), diagnosis.belief(h), Double::sum);
-            }
-        }
         List<Line> lines = SequenceModel.usual(pack).stream().map(c -> new Line(c.id(), c.label(),
                 expected(pack.predictions().channel(pack.space().nothing(), c.id()), from, to),
                 believed(pack, likely, c.id(), from, to))).toList();

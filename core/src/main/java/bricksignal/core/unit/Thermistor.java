@@ -1,5 +1,7 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.circuit.solve.MeterMode;
+
 /**
  * A temperature sensor, measured on ohms or read as the board's display shows it: a negative temperature coefficient thermistor by the B-parameter equation
  * R = R25 exp(B (1/T - 1/298.15 K)), as IEC 60539-1 defines B.
@@ -14,8 +16,6 @@ public record Thermistor(double ohmsAt25, double beta, String factor, boolean sh
     /** What a display shows at the least and at the most, degrees Fahrenheit: open reads cold, shorted reads hot (common practice). */
     private static final double COLDEST = -40;
     private static final double HOTTEST = 300;
-    /** What a meter shows as open, ohms (that of the meter's mode). */
-    private static final double OPEN = 40e6;
     private static final double KELVIN_AT_25 = 298.15;
     private static final double KELVIN_AT_0_F = 255.372;
     private static final double KELVIN_OF_A_DEGREE = 5.0 / 9;
@@ -34,7 +34,7 @@ public record Thermistor(double ohmsAt25, double beta, String factor, boolean sh
      */
     public double read(double fahrenheit, double off) {
         double ohms = ohms(fahrenheit) * off;
-        return shown ? shown(ohms) : ohms > OPEN ? Double.POSITIVE_INFINITY : ohms;
+        return shown ? shown(ohms) : ohms > MeterMode.OHMS.most() ? Double.POSITIVE_INFINITY : ohms;
     }
 
     private double shown(double ohms) {

@@ -1,5 +1,6 @@
 package bricksignal.server.account;
 
+import bricksignal.server.WebPages;
 import bricksignal.server.problem.Problems;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.beans.factory.config.BeanPostProcessor;
@@ -26,14 +27,14 @@ import org.springframework.transaction.support.TransactionOperations;
 @EnableMethodSecurity
 class Security {
 
-    private static final String[] FILES = {"/", "/index.html", "/assets/**", "/favicon.svg", "/login", "/jobs/**",
-        "/visits/**", "/identify", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"};
+    private static final String[] FILES = {"/index.html", "/assets/**", "/favicon.svg"};
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, Problems problems) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers(HttpMethod.GET, FILES).permitAll()
+                        .requestMatchers(HttpMethod.GET, WebPages.pages()).permitAll()
                         .requestMatchers("/api/login", "/actuator/health").permitAll()
                         .anyRequest().authenticated())
                 .csrf(csrf -> csrf.spa())

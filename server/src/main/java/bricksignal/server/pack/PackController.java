@@ -1,6 +1,5 @@
 package bricksignal.server.pack;
 
-import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
@@ -64,7 +63,7 @@ class PackController {
     /** The usual run of a unit in good order, as a timing diagram. */
     @GetMapping("/api/packs/{id}/run")
     TimingDiagram run(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
-        return TimingDiagram.of(Diagnosis.of(packs.unit(ref(composition(id, choice))).pack())).inGoodOrder();
+        return TimingDiagram.inGoodOrder(packs.unit(ref(composition(id, choice))).pack());
     }
 
     /** How each of its faults is proven. */

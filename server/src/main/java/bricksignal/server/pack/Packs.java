@@ -31,8 +31,6 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
@@ -49,7 +47,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Packs {
 
     private static final long KILOBYTE = 1024;
-    private static final int WAIT_MS = 2500;
     private static final int MOST_VERSIONS = 10_000;
 
     private final PackTexts texts;
@@ -176,12 +173,7 @@ public class Packs {
      */
     public CaseUnit unit(UnitRef ref) {
         try {
-            return made(ref).get(WAIT_MS, TimeUnit.MILLISECONDS);
-        } catch (TimeoutException later) {
-            throw new Compiling(progress.getOrDefault(ref.key(), 0.0));
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new Compiling(0);
+            return Patience.await(made(ref), () -> progress.getOrDefault(ref.key(), 0.0));
         } catch (ExecutionException failed) {
             if (failed.getCause() instanceof PackException refused) {
                 throw refused;

@@ -8,17 +8,13 @@ import bricksignal.server.problem.Compiling;
 import com.github.benmanes.caffeine.cache.AsyncCache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import org.springframework.stereotype.Service;
 
 /** How each fault of a unit is proven. Made once for a text, which takes some seconds. */
 @Service
 class ProofReports {
 
-    private static final int WAIT_MS = 2500;
     private static final int MOST = 40;
 
     private final AsyncCache<String, List<FaultProof>> reports = Caffeine.newBuilder().maximumSize(MOST).buildAsync();
@@ -41,12 +37,7 @@ class ProofReports {
      */
     List<FaultProof> of(String key, CompiledPack pack) {
         try {
-            return reports.get(key, (text, executor) -> CompletableFuture.supplyAsync(() -> made(pack))).get(WAIT_MS, TimeUnit.MILLISECONDS);
-        } catch (TimeoutException later) {
-            throw new Compiling(0);
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new Compiling(0);
+            return Patience.await(reports.get(key, text -> made(pack)), () -> 0);
         } catch (ExecutionException failed) {
             throw new IllegalStateException("the proofs of " + key + " cannot be made", failed.getCause());
         }
