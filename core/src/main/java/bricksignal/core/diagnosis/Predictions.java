@@ -2,17 +2,23 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.board.run.SolvedStates;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +61,7 @@ public final class Predictions {
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Recent<HypothesisId, RunRecord> pairs;
     private final Recent<HypothesisId, Loss> losses = new Recent<>(MOST_STANDING);
+    private final Recent<Asked, Set<String>> asked = new Recent<>(MOST_STANDING);
     private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
     private volatile @Nullable List<Hypothesis> unlisted;
 
@@ -168,6 +175,35 @@ public final class Predictions {
     /** What goes in which order when it sets in while the unit runs. */
     Loss loss(HypothesisId run) {
         return losses.get(run, () -> Loss.of(model, nominal.usualRun(), space.get(run).in(model.machine()), solved.passing()));
+    }
+
+    /** A contact of a board, by the condition that closes it, in a unit with a hypothesis in it. */
+    private record Asked(HypothesisId run, Expr closed) {
+    }
+
+    /**
+     * The moments at which the boards of a unit with this hypothesis in it are on the way of a unit in good order, stopped by nothing,
+     * and mean a contact to be closed. A board that has stopped may hold an output or let it go: each kind its own way.
+     */
+    public Set<String> asked(HypothesisId id, Expr closed) {
+        return asked.get(new Asked(space.get(id).run(), closed), () -> {
+            VirtualUnit unit = passing(id);
+            Set<String> moments = new LinkedHashSet<>();
+            for (Moment moment : model.moments()) {
+                double at = catalogue.seconds(moment.id());
+                Snapshot then = unit.run(moment.scenario()).at(at).unit();
+                if (closed.holds(then.at(at)) && onItsWay(then, nominal.run(moment.scenario()))) {
+                    moments.add(moment.id());
+                }
+            }
+            solved.letFactorsGo();
+            return moments;
+        });
+    }
+
+    private static boolean onItsWay(Snapshot unit, Timeline good) {
+        return unit.states().entrySet().stream().allMatch(region -> good.intervals().stream()
+                .anyMatch(interval -> region.getValue().equals(interval.unit().states().get(region.getKey()))));
     }
 
     /** Seconds of running after which a unit with it dies in its usual run; NaN if it never comes on, or never dies. */

@@ -17,6 +17,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.FeedTest;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
@@ -32,7 +33,7 @@ import java.util.function.Predicate;
 
 /**
  * What condemns a board, derived from the model: its supply is good, every input that the failed stage needs is proven at
- * the board's own pins, the output is measured dead there at the right moment, its load is known not to be shorted, and the
+ * the board's own pins, the output is measured dead there while nothing has stopped it yet, its load is known not to be shorted, and the
  * connectors on the way were reseated. Common practice of careful technicians; no published source.
  */
 final class BoardProof {
@@ -48,6 +49,7 @@ final class BoardProof {
     private final Circuit circuit;
     private final Board board;
     private final Part part;
+    private final HypothesisId leader;
     private final List<ProofItem> items = new ArrayList<>();
     private final Set<String> boardNets = new LinkedHashSet<>();
     /** Where it sends nothing, or hears nothing. */
@@ -60,6 +62,7 @@ final class BoardProof {
         this.circuit = machine.circuit();
         this.board = machine.board(part.board());
         this.part = part;
+        this.leader = diagnosis.leader();
     }
 
     /** True for a fault of the board itself; a joint behind a plug is shown by touching and looking. */
@@ -223,9 +226,11 @@ final class BoardProof {
         return Message.said(pack.model().pointLabel(net));
     }
 
+    /** True where the unit in good order closes the contact, and the board with its fault means to: nothing has stopped it yet. */
     private boolean energisedAt(Test.Reading test, Element.Conductor contact) {
         return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.nominal().holds(follows.closed(),
-                pack.model().moment(test.moment()).scenario(), pack.catalogue().seconds(test.moment()));
+                pack.model().moment(test.moment()).scenario(), pack.catalogue().seconds(test.moment()))
+                && pack.predictions().asked(leader, follows.closed()).contains(test.moment());
     }
 
     private void load(Element.Conductor contact) {
