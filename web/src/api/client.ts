@@ -31,6 +31,8 @@ export type Repair = Schemas['Repair']
 export type Identified = Schemas['IdentifyView']
 export type Family = Schemas['FamilyView']
 export type FaultProof = Schemas['FaultProof']
+export type OwnPack = Schemas['OwnPackRow']
+export type PackCheck = Schemas['PackCheck']
 export type Draft = Schemas['OverlayDraft']
 export type BoardRow = Schemas['OverlayRow']
 export type BoardView = Schemas['OverlayView']
@@ -94,32 +96,40 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   return result.data as T
 }
 
-/** Sends a CSV file of a lamp's brightness to be read. */
-export async function sendCsv(file: File): Promise<Schemas['CsvView']> {
-  return answer<Schemas['CsvView']>(
-    fetch('/api/lamp/csv', {
+/** Sends a text or a file as it is. */
+async function send<T>(path: string, type: string, body: string | File): Promise<T> {
+  return answer<T>(
+    fetch(path, {
       method: 'POST',
-      headers: { 'Content-Type': 'text/csv', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
-      body: file,
+      headers: { 'Content-Type': type, 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
+      body,
     }).then(async (response) => {
-      const body: unknown = await response.json().catch(() => undefined)
-      return response.ok ? { data: body as Schemas['CsvView'], response } : { error: body, response }
+      const got: unknown = await response.json().catch(() => undefined)
+      return response.ok ? { data: got as T, response } : { error: got, response }
     }),
   )
 }
 
+/** Sends a CSV file of a lamp's brightness to be read. */
+export async function sendCsv(file: File): Promise<Schemas['CsvView']> {
+  return send('/api/lamp/csv', 'text/csv', file)
+}
+
 /** Sends a board's YAML text, as it was exported somewhere else. */
-export async function importBoard(yaml: string): Promise<Schemas['OverlayCheck']> {
-  return answer<Schemas['OverlayCheck']>(
-    fetch('/api/overlays/import', {
-      method: 'POST',
-      headers: { 'Content-Type': 'text/plain', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
-      body: yaml,
-    }).then(async (response) => {
-      const body: unknown = await response.json().catch(() => undefined)
-      return response.ok ? { data: body as Schemas['OverlayCheck'], response } : { error: body, response }
-    }),
-  )
+export async function importBoard(yaml: string): Promise<BoardCheck> {
+  return send('/api/overlays/import', 'text/plain', yaml)
+}
+
+/** Has a pack's text checked, which takes some seconds, and kept if nothing is wrong with it. */
+export async function checkPack(yaml: string, keep: boolean): Promise<PackCheck> {
+  return send(keep ? '/api/own-packs' : '/api/packs/check', 'text/plain', yaml)
+}
+
+/** A text of the server as it is. */
+export async function plain(path: string): Promise<string> {
+  const got = await fetch(path)
+  if (!got.ok) throw new Problem(got.status, 'The text did not come. Load the page again.')
+  return got.text()
 }
 
 /** Logs in with a form, as the server's security expects. */

@@ -2,13 +2,15 @@
 import type { components } from '../api/schema'
 
 type Found = components['schemas']['PackProblem']
-defineProps<{ problems: Found[]; notes: Found[] }>()
+defineProps<{ problems: Found[]; notes?: Found[]; jumps?: boolean }>()
+defineEmits<{ line: [line: number] }>()
 </script>
 
 <template>
-  <ul v-if="problems.length || notes.length" class="found" role="status" data-test="problems">
+  <ul v-if="problems.length || notes?.length" class="found" role="status" data-test="problems">
     <li v-for="p in problems" :key="p.path + p.reason" class="bad">
-      <span class="num">line {{ p.line }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
+      <button v-if="jumps" type="button" class="num jump" @click="$emit('line', p.line)">line {{ p.line }}</button>
+      <span class="num">{{ jumps ? '' : `line ${p.line}` }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
     </li>
     <li v-for="n in notes" :key="n.path + n.reason">
       <span class="num">line {{ n.line }}</span> {{ n.reason }}. {{ n.remedy }}.
@@ -26,6 +28,13 @@ defineProps<{ problems: Found[]; notes: Found[] }>()
   border-left: 6px solid var(--line-soft);
   padding: 0.3rem 0.75rem;
   margin-bottom: 4px;
+}
+.jump {
+  min-height: 44px;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-soft);
+  background: none;
+  color: inherit;
 }
 .found .bad {
   border-left-color: var(--danger);

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { answer, api, Problem, type Diagram, type Family, type FaultProof } from '../api/client'
+import { answer, api, plain, Problem, type Diagram, type Family, type FaultProof } from '../api/client'
 import TopBar from '../common/TopBar.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
+import OwnPacks from './OwnPacks.vue'
 
 /** What the lead looks at: a family as it is composed, how it runs, how each fault of it is proven, and its text. */
 const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
 const family = ref('')
 const chosen = ref<Record<string, string>>({})
-const shown = ref<'run' | 'proof' | 'text'>('run')
+const shown = ref<'run' | 'proof' | 'text' | 'own'>('run')
 
 watch(families.data, (all) => (family.value ||= all?.[0]?.id ?? ''), { immediate: true })
 watch(family, () => (chosen.value = {}))
@@ -45,15 +46,17 @@ const file = computed(
 )
 const text = useQuery({
   queryKey: computed(() => ['pack', family.value, choice.value, 'text']),
-  queryFn: async () => {
-    const got = await fetch(file.value)
-    if (!got.ok) throw new Problem(got.status, 'The text did not come. Load the page again.')
-    return got.text()
-  },
+  queryFn: () => plain(file.value),
   enabled: computed(() => !!family.value && shown.value === 'text'),
   staleTime: Infinity,
 })
 const unproven = computed(() => (proof.data.value ?? []).filter((f) => !f.proven))
+const queries = useQueryClient()
+/** Another version of a family is another family: what was known of it is asked for anew. */
+async function kept(id: string) {
+  queries.removeQueries({ queryKey: ['pack', id] })
+  await families.refetch()
+}
 const problem = computed(
   () => [unit, run, proof, text].map((query) => query.error.value).find((error) => error instanceof Error)?.message,
 )
@@ -66,7 +69,9 @@ const problem = computed(
       <h1 id="pick-title" class="eyebrow">family and its choices</h1>
       <label for="family">Family</label>
       <select id="family" v-model="family" class="form-select field" data-test="family">
-        <option v-for="f in families.data.value" :key="f.id" :value="f.id">{{ f.title }}</option>
+        <option v-for="f in families.data.value" :key="f.id" :value="f.id">
+          {{ f.title }}{{ f.own ? ' (our own)' : '' }}
+        </option>
       </select>
       <template v-for="c in unit.data.value?.choices ?? []" :key="c.id">
         <label :for="`choice-${c.id}`">{{ c.label }}</label>
@@ -97,6 +102,9 @@ const problem = computed(
         <button type="button" class="key" :aria-pressed="shown === 'text'" data-test="to-text" @click="shown = 'text'">
           Text
         </button>
+        <button type="button" class="key" :aria-pressed="shown === 'own'" data-test="to-own" @click="shown = 'own'">
+          Own packs
+        </button>
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <template v-if="shown === 'run'">
@@ -120,6 +128,7 @@ const problem = computed(
           </li>
         </ol>
       </template>
+      <OwnPacks v-else-if="shown === 'own'" :family="family" @kept="kept" />
       <template v-else>
         <h2 class="h5">Its flat text</h2>
         <a class="key quiet" :href="file" :download="`${family}.yaml`">download YAML</a>
@@ -150,6 +159,7 @@ const problem = computed(
 }
 .keys {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   margin-bottom: 1.25rem;
 }

@@ -10,7 +10,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -26,12 +25,12 @@ public final class OverlayReader {
     private final List<PackProblem> problems;
     private final List<PackProblem> notes = new ArrayList<>();
 
-    private OverlayReader(Section overlay, Document pack, List<PackProblem> problems) {
+    private OverlayReader(Section overlay, Document pack) {
         this.overlay = overlay;
         this.pack = pack;
         this.family = PackReader.read(pack);
         this.changed = (ObjectNode) pack.root().deepCopy();
-        this.problems = problems;
+        this.problems = overlay.problems();
     }
 
     /**
@@ -40,29 +39,41 @@ public final class OverlayReader {
      * @throws PackException as {@link #read(String, String)}
      */
     public static Overlay read(String yaml) {
-        return read(yaml, null);
+        return read(yaml, PackLibrary.families());
+    }
+
+    /**
+     * The overlay of a text over one of these families.
+     *
+     * @param families by name
+     * @throws PackException if the text is not YAML, does not fit the schema, names a family that is not there, or something
+     *     that its family does not have
+     */
+    public static Overlay read(String yaml, Map<String, Family> families) {
+        Section root = root(yaml);
+        String id = root.text("family");
+        Family family = families.get(id);
+        if (family == null) {
+            root.at("family").note("there is no family '" + id + "'", "Choose one of " + String.join(", ", families.keySet())
+                    + ModelChecks.maybe(id, families.keySet()));
+            throw new PackException(root.problems());
+        }
+        return new OverlayReader(root, composed(root, family)).laid();
     }
 
     /**
      * The overlay of a text.
      *
-     * @param familyText the text of its family as it was at some time; null for the family as it ships
-     *
-     * @throws PackException if the text is not YAML, does not fit the schema, names a family that is not there, or something
-     *     that its family does not have
+     * @param familyText the text of its family as it was at some time
+     * @throws PackException as {@link #read(String, Map)}
      */
-    public static Overlay read(String yaml, @Nullable String familyText) {
+    public static Overlay read(String yaml, String familyText) {
+        return new OverlayReader(root(yaml), Document.read(familyText, Document.Shape.PACK)).laid();
+    }
+
+    private static Section root(String yaml) {
         Document document = Document.read(yaml, Document.Shape.OVERLAY);
-        List<PackProblem> problems = new ArrayList<>();
-        Section root = new Section(document, document.root(), "", problems);
-        String family = root.text("family");
-        if (familyText == null && !PackLibrary.ids().contains(family)) {
-            root.at("family").note("there is no family '" + family + "'", "Choose one of " + String.join(", ",
-                    PackLibrary.ids()) + ModelChecks.maybe(family, PackLibrary.ids()));
-            throw new PackException(problems);
-        }
-        return new OverlayReader(root, familyText == null ? composed(root, family) : Document.read(familyText, Document.Shape.PACK),
-                problems).laid();
+        return new Section(document, document.root(), "", new ArrayList<>());
     }
 
     /**
@@ -71,8 +82,7 @@ public final class OverlayReader {
      * @throws PackException if the text is not YAML or does not fit the schema
      */
     public static Map<String, String> choices(String yaml) {
-        Document document = Document.read(yaml, Document.Shape.OVERLAY);
-        return chosen(new Section(document, document.root(), "", new ArrayList<>()));
+        return chosen(root(yaml));
     }
 
     private static Map<String, String> chosen(Section overlay) {
@@ -82,9 +92,9 @@ public final class OverlayReader {
     }
 
     /** The family with the overlay's choices made; what cannot be chosen is the overlay's problem. */
-    private static Document composed(Section overlay, String family) {
+    private static Document composed(Section overlay, Family family) {
         try {
-            return Document.read(PackLibrary.text(family, chosen(overlay)), Document.Shape.PACK);
+            return Document.read(family.text(chosen(overlay)), Document.Shape.PACK);
         } catch (PackException refused) {
             throw new PackException(refused.problems().stream().map(p -> overlay.at("choices").problem(p.reason(), p.remedy())).toList());
         }

@@ -5,6 +5,7 @@ import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleConsumer;
 
 /** Reads a pack: YAML, then its shape, then its sense. All problems of a step are told at once. */
 public final class PackReader {
@@ -32,9 +33,13 @@ public final class PackReader {
 
     /** The same of a document that was read before. */
     static Document flat(Document document, Map<String, String> chosen) {
-        boolean composes = chosen.size() > 0 || Composer.COMPOSING.stream().anyMatch(document.root()::has);
-        return (composes ? Composer.flat(document.shaped(Document.Shape.FAMILY), chosen, PackLibrary::assembly) : document)
+        return (!chosen.isEmpty() || composes(document) ? Composer.flat(document.shaped(Document.Shape.FAMILY), chosen, PackLibrary::assembly) : document)
                 .shaped(Document.Shape.PACK);
+    }
+
+    /** True for a text that uses assemblies or leaves something to choose. */
+    static boolean composes(Document document) {
+        return Composer.COMPOSING.stream().anyMatch(document.root()::has);
     }
 
     /**
@@ -46,12 +51,25 @@ public final class PackReader {
         return check(yaml, Map.of());
     }
 
+    /**
+     * The same of a family as its units usually are; its other compositions are read, and not run.
+     *
+     * @param progress told now and then which share of the work is done, 0 to 1; what it throws breaks the work off
+     */
+    public static UnitModel check(Family family, DoubleConsumer progress) {
+        family.compositions().stream().filter(way -> !way.usual()).forEach(way -> read(family.text(way.choices())));
+        return check(flat(family.source(), Map.of()), progress);
+    }
+
     /** The same with other options chosen: option by choice. */
     static UnitModel check(String yaml, Map<String, String> chosen) {
-        Document document = flat(yaml, chosen);
+        return check(flat(yaml, chosen), share -> { });
+    }
+
+    private static UnitModel check(Document document, DoubleConsumer progress) {
         UnitModel model = read(document);
         List<PackProblem> problems = new ArrayList<>();
-        FaultChecks.run(new Section(document, document.root(), "", problems), model);
+        FaultChecks.run(new Section(document, document.root(), "", problems), model, progress);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }

@@ -118,6 +118,11 @@ final class Section {
         return expr == null ? Expr.TRUE : expr;
     }
 
+    /** What was noted so far, here and all over the document. */
+    List<PackProblem> problems() {
+        return problems;
+    }
+
     /** True if anything was noted so far. */
     boolean hasProblems() {
         return !problems.isEmpty();

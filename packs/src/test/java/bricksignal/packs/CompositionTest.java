@@ -33,7 +33,7 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 /** A unit is composed of assemblies, its family's own sections and the options chosen; what does not fit is told all at once. */
 class CompositionTest {
 
-    private static final String FURNACE = PackLibrary.source("f1-furnace");
+    private static final String FURNACE = PackLibrary.family("f1-furnace").source();
 
     static Stream<Arguments> compositions() {
         return PackLibrary.compositions().stream().map(composition -> Arguments.of(composition.family(), composition.choices()));
@@ -58,7 +58,7 @@ class CompositionTest {
     @ParameterizedTest
     @MethodSource("compositions")
     void flatTextIsReadAsTheSameDocument(String id, Map<String, String> way) {
-        JsonNode composed = PackReader.flat(PackLibrary.source(id), way).root();
+        JsonNode composed = PackReader.flat(PackLibrary.family(id).source(), way).root();
         String flat = PackLibrary.text(id, way);
         assertThat(same(new YAMLMapper().readTree(flat), composed)).isTrue();
         assertThat(flat).doesNotContain("\nuses:").doesNotContain("\nchoices:").doesNotContain("$");
@@ -117,7 +117,7 @@ class CompositionTest {
     /** The usual ones are checked by {@link ProvableTest}; all of them here with {@code -Dcompositions=all}, which takes half an hour. */
     static Stream<Arguments> pairwise() {
         return PackLibrary.ids().stream().flatMap(id -> {
-            List<Composition> all = PackLibrary.compositions(id);
+            List<Composition> all = PackLibrary.family(id).compositions();
             List<Composition> some = "all".equals(System.getProperty("compositions")) ? all : pairs(all);
             return some.stream().filter(composition -> !composition.usual()).map(c -> Arguments.of(id, c.choices()));
         });
@@ -157,12 +157,12 @@ class CompositionTest {
     @Test
     void compositionsOfAFamilyAreToldApartByTheirTitles() {
         assertThat(PackLibrary.compositions()).extracting(Composition::title).doesNotHaveDuplicates();
-        assertThat(PackLibrary.compositions("f1-furnace")).hasSize(4);
+        assertThat(PackLibrary.family("f1-furnace").compositions()).hasSize(4);
     }
 
     @Test
     void everyAssemblyIsUsedAndWhatStandsNearerWins() {
-        String all = String.join("\n", PackLibrary.ids().stream().map(PackLibrary::source).toList());
+        String all = String.join("\n", PackLibrary.ids().stream().map(id -> PackLibrary.family(id).source()).toList());
         assertThat(PackLibrary.assemblies()).allSatisfy(id -> assertThat(all).contains("assembly: " + id));
         UnitModel roof = PackReader.read(PackLibrary.text("f14-rooftop"));
         assertThat(roof.fault("rod-coated").weight()).as("the family's own weight").isEqualTo(7);

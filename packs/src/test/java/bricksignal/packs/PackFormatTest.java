@@ -66,7 +66,7 @@ class PackFormatTest {
     @Test
     void choiceOfThePageMakesAFurnaceOfWhichEveryFaultCanBeProven() {
         String choice = blocks("yaml").stream().filter(b -> b.startsWith("rollouts:")).findFirst().orElseThrow();
-        String family = PackLibrary.source("f1-furnace").replace("choices:\n", "choices:\n" + choice.indent(2));
+        String family = PackLibrary.family("f1-furnace").source().replace("choices:\n", "choices:\n" + choice.indent(2));
         String flat = FlatText.of(PackReader.flat(family, java.util.Map.of("rollouts", "two")).root());
         assertThat(PackReader.check(flat).faults()).extracting(fault -> fault.id()).contains("rollout-2-failed");
     }

@@ -92,7 +92,7 @@ public final class CompiledPack {
             DoubleConsumer progress) {
         return made(model, errors, solved, keeps, predictions -> {
             predictions.run(share -> progress.accept(LISTED * share));
-            predictions.unlisted();
+            predictions.unlisted(share -> progress.accept(LISTED + (1 - LISTED) * share));
             predictions.letGo();
             progress.accept(1);
         });

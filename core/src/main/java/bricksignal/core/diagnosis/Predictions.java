@@ -215,10 +215,15 @@ public final class Predictions {
 
     /** The failures that somebody would call about although no list names them: a run is not as it should be, and it settles. */
     public List<Hypothesis> unlisted() {
+        return unlisted(share -> { });
+    }
+
+    /** The same; tells which share of the work is done, 0 to 1. */
+    List<Hypothesis> unlisted(DoubleConsumer progress) {
         List<Hypothesis> known = unlisted;
         if (known == null) {
             synchronized (this) {
-                known = unlisted == null ? found() : unlisted;
+                known = unlisted == null ? found(progress) : unlisted;
                 unlisted = known;
             }
         }
@@ -285,10 +290,13 @@ public final class Predictions {
         return VirtualUnit.of(model, space.get(id).in(model.machine()), solved.passing());
     }
 
-    private List<Hypothesis> found() {
+    private List<Hypothesis> found(DoubleConsumer progress) {
         List<Fault> failures = new ArrayList<>();
         List<RunRecord> kept = new ArrayList<>();
-        for (Fault failure : UnlistedFailures.of(model, nominal)) {
+        List<Fault> all = UnlistedFailures.of(model, nominal);
+        for (int i = 0; i < all.size(); i++) {
+            Fault failure = all.get(i);
+            progress.accept(i / (double) all.size());
             VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
             boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
             if (settles && Recorder.fails(model, unit, nominal)) {

@@ -1,7 +1,6 @@
 package bricksignal.server.overlay;
 
 import bricksignal.packs.Overlay;
-import bricksignal.packs.OverlayReader;
 import bricksignal.packs.PackException;
 import bricksignal.packs.PackProblem;
 import java.security.Principal;
@@ -50,7 +49,7 @@ class OverlayController {
     @GetMapping("/api/overlays/{name}")
     OverlayView read(@PathVariable String name, @RequestParam(defaultValue = "0") int version) {
         OverlayVersion found = service.version(name, version);
-        return view(found, OverlayReader.read(found.content()));
+        return view(found, service.read(found.content()));
     }
 
     @GetMapping(value = "/api/overlays/{name}/yaml", produces = MediaType.TEXT_PLAIN_VALUE)
@@ -85,9 +84,9 @@ class OverlayController {
         return check;
     }
 
-    private static OverlayCheck check(String yaml) {
+    private OverlayCheck check(String yaml) {
         try {
-            return new OverlayCheck(true, yaml, List.of(), OverlayReader.read(yaml).notes());
+            return new OverlayCheck(true, yaml, List.of(), service.read(yaml).notes());
         } catch (PackException refused) {
             return new OverlayCheck(false, yaml, refused.problems(), List.of());
         }

@@ -4,6 +4,7 @@ import bricksignal.packs.Composition;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
 import bricksignal.server.account.SessionAccounts;
+import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import java.time.Clock;
@@ -22,20 +23,31 @@ public class OverlayService {
     private final Overlays overlays;
     private final OverlayVersions versions;
     private final SessionAccounts accounts;
+    private final Packs packs;
     private final JsonMapper json;
     private final YAMLMapper yaml = YAMLMapper.builder().disable(YAMLWriteFeature.WRITE_DOC_START_MARKER)
             .enable(YAMLWriteFeature.MINIMIZE_QUOTES).build();
     private final Clock clock = Clock.systemUTC();
 
-    OverlayService(Overlays overlays, OverlayVersions versions, SessionAccounts accounts, JsonMapper json) {
+    OverlayService(Overlays overlays, OverlayVersions versions, SessionAccounts accounts, Packs packs, JsonMapper json) {
         this.overlays = overlays;
         this.versions = versions;
         this.accounts = accounts;
+        this.packs = packs;
         this.json = json;
     }
 
     /** A version with what its reading noted. */
     public record Kept(OverlayVersion version, Overlay read) {
+    }
+
+    /**
+     * A board's text over its family as it is now.
+     *
+     * @throws bricksignal.packs.PackException if the text cannot be used
+     */
+    Overlay read(String text) {
+        return OverlayReader.read(text, packs.families());
     }
 
     /** The YAML of a draft. */
@@ -55,7 +67,7 @@ public class OverlayService {
      */
     @Transactional
     public Kept save(String login, String text) {
-        Overlay read = OverlayReader.read(text);
+        Overlay read = read(text);
         overlays.hold(read.id());
         BoardOverlay overlay = overlays.findByName(read.id())
                 .orElseGet(() -> overlays.save(new BoardOverlay(UUID.randomUUID(), read.id(), read.family())));

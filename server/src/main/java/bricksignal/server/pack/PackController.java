@@ -1,11 +1,11 @@
 package bricksignal.server.pack;
 
+import bricksignal.core.Known;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
-import bricksignal.packs.PackException;
+import bricksignal.packs.Family;
 import bricksignal.packs.PackLibrary;
-import bricksignal.packs.PackProblem;
 import bricksignal.packs.PackReader;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
@@ -26,38 +26,43 @@ class PackController {
 
     private final Packs packs;
     private final ProofReports proofs;
+    private final PackChecks checks;
 
-    PackController(Packs packs, ProofReports proofs) {
+    PackController(Packs packs, ProofReports proofs, PackChecks checks) {
         this.packs = packs;
         this.proofs = proofs;
+        this.checks = checks;
     }
 
     /** A pack in a list. */
-    record PackView(String id, String title, String duty) {
-    }
-
-    /** What a check found; no problem means that it can be used. */
-    record CheckView(boolean usable, List<PackProblem> problems) {
+    record PackView(String id, String title, String duty, boolean own) {
     }
 
     @GetMapping("/api/packs")
     List<PackView> list() {
-        return packs.models().stream().map(m -> new PackView(m.id(), m.title(), m.duty())).toList();
+        return packs.models().stream().map(m -> new PackView(m.id(), m.title(), m.duty(), !PackLibrary.ids().contains(m.id()))).toList();
     }
 
     /** What of a family can be typed in for one real board. */
     @GetMapping("/api/packs/{id}/family")
     FamilyView family(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
         Composition composition = composition(id, choice);
-        UnitModel model = composition.usual() ? packs.models().stream().filter(m -> m.id().equals(id)).findFirst().orElseThrow()
-                : PackReader.read(PackLibrary.text(id, composition.choices()));
-        return FamilyView.of(model, PackLibrary.choices(id), composition.choices());
+        Family family = Known.in(packs.families(), id);
+        UnitModel model = composition.usual() ? packs.model(id).orElseThrow() : PackReader.read(family.text(composition.choices()));
+        return FamilyView.of(model, family.choices(), composition.choices());
+    }
+
+    /** A family as its author wrote it, to begin another with. */
+    @GetMapping(value = "/api/packs/{id}/source", produces = MediaType.TEXT_PLAIN_VALUE)
+    String source(@PathVariable String id) {
+        composition(id, List.of());
+        return Known.in(packs.families(), id).source();
     }
 
     /** The flat text of a family, with the options chosen that are asked for. */
     @GetMapping(value = "/api/packs/{id}.yaml", produces = MediaType.TEXT_PLAIN_VALUE)
     String text(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
-        return PackLibrary.text(id, composition(id, choice).choices());
+        return Known.in(packs.families(), id).text(composition(id, choice).choices());
     }
 
     /** The usual run of a unit in good order, as a timing diagram. */
@@ -79,7 +84,7 @@ class PackController {
 
     /** The composition that is asked for by {@code choice=ignition:spark}; the usual options where nothing is. */
     private Composition composition(String id, List<String> asked) {
-        if (packs.models().stream().noneMatch(m -> m.id().equals(id))) {
+        if (packs.model(id).isEmpty()) {
             throw new NotHere("There is no pack '" + id + "'.");
         }
         Map<String, String> chosen = new LinkedHashMap<>();
@@ -88,13 +93,9 @@ class PackController {
                 + String.join(", ", asked) + "; choose from what the family has."));
     }
 
+    /** Reads a text that somebody wrote, runs and proves every fault of it; nothing is kept. */
     @PostMapping(value = "/api/packs/check", consumes = MediaType.TEXT_PLAIN_VALUE)
-    CheckView check(@RequestBody String yaml) {
-        try {
-            PackReader.check(yaml);
-            return new CheckView(true, List.of());
-        } catch (PackException refused) {
-            return new CheckView(false, refused.problems());
-        }
+    PackCheck check(@RequestBody String yaml) {
+        return checks.of(yaml);
     }
 }

@@ -5,6 +5,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
+import bricksignal.packs.Family;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
 import bricksignal.packs.PackException;
@@ -20,7 +21,6 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,7 +40,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Units made ready: the families that ship, their earlier texts that some visit still uses, and what lies over them. They are held
+ * Units made ready: the families that ship and those of the company, their earlier texts that some visit still uses, and what lies over them. They are held
  * by weight in a stated share of the heap; each is made once however many ask for it, outside any transaction, on one worker.
  */
 @Service
@@ -52,7 +52,7 @@ public class Packs {
     private final PackTexts texts;
     private final TransactionTemplate transaction;
     /** What is installed; read beside the start of the application, for it takes seconds on a cold machine. */
-    private final CompletableFuture<Installed> installed;
+    private volatile CompletableFuture<Installed> installed;
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
     private final Cache<UUID, Map<String, String>> choices = Caffeine.newBuilder().maximumSize(MOST_VERSIONS).build();
@@ -74,25 +74,10 @@ public class Packs {
                 .removalListener((@Nullable String key, @Nullable CaseUnit unit, RemovalCause cause) -> dropped.forEach(told ->
                         told.accept(String.valueOf(key))))
                 .executor(worker).buildAsync();
-        this.installed = CompletableFuture.supplyAsync(Installed::read, worker);
+        this.installed = CompletableFuture.supplyAsync(Installed::shipped, worker);
         this.warming = installed.thenCompose(all -> !warm ? CompletableFuture.completedFuture(null) : CompletableFuture.allOf(
                 all.compositions().entrySet().stream().filter(e -> e.getValue().usual()).map(e -> made(new UnitRef(e.getKey(), null, null)))
                 .toArray(CompletableFuture[]::new)));
-    }
-
-    /**
-     * The packs that ship.
-     *
-     * @param compositions every legal composition, by the digest of its text
-     */
-    private record Installed(PackLibrary library, Map<String, Composition> compositions) {
-
-        static Installed read() {
-            PackLibrary library = PackLibrary.load();
-            Map<String, Composition> compositions = new LinkedHashMap<>();
-            PackLibrary.compositions().forEach(c -> compositions.put(digest(PackLibrary.text(c.family(), c.choices())), c));
-            return new Installed(library, compositions);
-        }
     }
 
     private Installed installed() {
@@ -106,8 +91,28 @@ public class Packs {
 
     /** Keeps the texts of the installed families, so that what a visit was read with is there for ever. */
     public void keepTexts() {
-        transaction.executeWithoutResult(status -> installed().compositions().forEach((digest, composition) -> texts.keep(digest,
-                composition.family(), PackLibrary.text(composition.family(), composition.choices()))));
+        Installed now = installed();
+        transaction.executeWithoutResult(status -> now.compositions().forEach((digest, composition) -> texts.keep(digest,
+                composition.family(), now.text(composition))));
+    }
+
+    /**
+     * Puts a pack of the company beside those that ship, or another version in the place of the one before. Visits that are under way
+     * keep what they were begun with.
+     *
+     * @param offered whether other units may follow it; those that do already go on
+     * @throws PackException if it cannot be read
+     */
+    public synchronized void install(Family own, boolean offered) {
+        Installed more = installed().with(own, offered);
+        transaction.executeWithoutResult(status -> own.compositions().forEach(c -> texts.keep(digest(own.text(c.choices())), own.id(),
+                own.text(c.choices()))));
+        installed = CompletableFuture.completedFuture(more);
+    }
+
+    /** Every family, those that are withdrawn as well, by name. */
+    public Map<String, Family> families() {
+        return installed().families();
     }
 
     /** Tells when a unit is not held any more, by its key: whoever holds on to it should let it go. */
@@ -115,13 +120,19 @@ public class Packs {
         dropped.add(told);
     }
 
+    /** The families that a unit may follow, each as its units usually are. */
     public List<UnitModel> models() {
-        return installed().library().models();
+        return installed().offeredModels();
     }
 
-    /** Every legal composition of what is installed. */
+    /** The model of a family as its units usually are; empty where there is none of that name. */
+    Optional<UnitModel> model(String family) {
+        return Optional.ofNullable(installed().models().get(family));
+    }
+
+    /** Every legal composition that a unit may follow. */
     public List<Composition> compositions() {
-        return List.copyOf(installed().compositions().values());
+        return installed().offered();
     }
 
     /**
@@ -131,21 +142,13 @@ public class Packs {
      * @throws IllegalArgumentException if no such family is installed, or cannot be composed so
      */
     public String digestOf(String family, Map<String, String> choices) {
-        return known(family, choices).map(Map.Entry::getKey).orElseThrow(() -> new IllegalArgumentException("there is no pack '" + family
+        return installed().composition(family, choices).map(Map.Entry::getKey).orElseThrow(() -> new IllegalArgumentException("there is no pack '" + family
                 + "'" + (choices.isEmpty() ? "" : " with " + choices)));
     }
 
     /** The composition of a family with these options, and the usual one where nothing is chosen; empty where there is none. */
     public Optional<Composition> composition(String family, Map<String, String> choices) {
-        return known(family, choices).map(Map.Entry::getValue);
-    }
-
-    private Optional<Map.Entry<String, Composition>> known(String family, Map<String, String> choices) {
-        Map<String, String> whole = new LinkedHashMap<>();
-        compositions().stream().filter(c -> c.usual() && c.family().equals(family)).forEach(usual -> whole.putAll(usual.choices()));
-        whole.putAll(choices);
-        return installed().compositions().entrySet().stream().filter(e -> e.getValue().family().equals(family)
-                && e.getValue().choices().equals(whole)).findFirst();
+        return installed().composition(family, choices).map(Map.Entry::getValue);
     }
 
     /** What an overlay says was chosen of its family, by the version of the overlay: read once, a version never changes. */
@@ -160,9 +163,9 @@ public class Packs {
 
     /** A family's text by its digest: as installed, or as some visit used it. */
     public Optional<String> text(String digest) {
-        Composition known = installed().compositions().get(digest);
-        return known == null ? texts.findById(digest).map(PackText::content)
-                : Optional.of(PackLibrary.text(known.family(), known.choices()));
+        Installed now = installed();
+        Composition known = now.compositions().get(digest);
+        return known == null ? texts.findById(digest).map(PackText::content) : Optional.of(now.text(known));
     }
 
     /**
@@ -198,7 +201,7 @@ public class Packs {
 
     private CaseUnit family(UnitRef ref) {
         Optional<UnitModel> shipped = Optional.ofNullable(installed().compositions().get(ref.digest())).filter(Composition::usual)
-                .map(usual -> installed().library().model(usual.family()));
+                .map(Composition::family).filter(PackLibrary.ids()::contains).map(installed().models()::get);
         return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> CompiledPack.of(
                 PackReader.read(textOf(ref)), ErrorModel.defaults(), progress)));
     }

@@ -42,7 +42,8 @@ class BodyLimits extends OncePerRequestFilter {
         most.put("/api/visits/*/log", 3072 * KILOBYTE);
         most.put("/api/visits/*/lamp", 3072 * KILOBYTE);
         most.put("/api/lamp/csv", 64 * 1024 * KILOBYTE);
-        most.put("/api/packs/check", 1024 * KILOBYTE);
+        most.put("/api/packs/**", 1024 * KILOBYTE);
+        most.put("/api/own-packs/**", 1024 * KILOBYTE);
         most.put("/api/overlays/**", 1024 * KILOBYTE);
         return most;
     }

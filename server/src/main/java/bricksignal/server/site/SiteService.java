@@ -40,6 +40,12 @@ public class SiteService {
         return units.on(unit.site().id()).stream().filter(other -> !other.id().equals(unit.id())).toList();
     }
 
+    /** How many units follow a family. */
+    @Transactional(readOnly = true)
+    public int unitsOf(String family) {
+        return units.countByPack(family);
+    }
+
     @Transactional
     SiteUnit make(String login, SiteController.NewUnit asked) {
         if (packs.models().stream().noneMatch(model -> model.id().equals(asked.pack()))) {

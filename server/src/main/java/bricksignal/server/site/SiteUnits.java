@@ -13,4 +13,6 @@ public interface SiteUnits extends JpaRepository<SiteUnit, UUID> {
 
     @Query("select u from SiteUnit u join fetch u.site where u.site.id = :site order by u.label")
     List<SiteUnit> on(UUID site);
+
+    int countByPack(String pack);
 }

@@ -13,6 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.DoubleConsumer;
 
 /**
  * Can every fault of a pack be proven? In an ideal session every lamp is read, the sequence is watched, every test is made and shows what the fault most
@@ -50,7 +52,22 @@ public final class Provability {
 
     /** The ideal session of every listed fault, in the order of the pack. */
     public static List<Session> of(CompiledPack pack) {
-        return pack.space().faults().parallelStream().map(hypothesis -> session(pack, hypothesis)).toList();
+        return of(pack, share -> { });
+    }
+
+    /**
+     * The same.
+     *
+     * @param progress told which share of the work is done, 0 to 1, from several threads; what it throws breaks the work off
+     */
+    public static List<Session> of(CompiledPack pack, DoubleConsumer progress) {
+        List<Hypothesis> faults = pack.space().faults();
+        AtomicInteger done = new AtomicInteger();
+        return faults.parallelStream().map(hypothesis -> {
+            Session session = session(pack, hypothesis);
+            progress.accept(done.incrementAndGet() / (double) faults.size());
+            return session;
+        }).toList();
     }
 
     private static Session session(CompiledPack pack, Hypothesis hypothesis) {

@@ -1,0 +1,160 @@
+package bricksignal.server.ownpack;
+
+import bricksignal.packs.Family;
+import bricksignal.packs.PackException;
+import bricksignal.packs.PackLibrary;
+import bricksignal.server.account.SessionAccounts;
+import bricksignal.server.pack.PackCheck;
+import bricksignal.server.pack.PackChecks;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.problem.Conflict;
+import bricksignal.server.problem.NotHere;
+import jakarta.annotation.PostConstruct;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps the packs of the company: each save is a new version, nothing is overwritten, and only what passes the whole check is used. */
+@Service
+class OwnPackService {
+
+    private static final Logger LOG = LoggerFactory.getLogger(OwnPackService.class);
+
+    private final OwnPackList list;
+    private final OwnPackVersions versions;
+    private final SessionAccounts accounts;
+    private final Packs packs;
+    private final PackChecks checks;
+    private final TransactionTemplate transaction;
+    private final Clock clock = Clock.systemUTC();
+    private final Map<String, State> installed = new ConcurrentHashMap<>();
+
+    OwnPackService(OwnPackList list, OwnPackVersions versions, SessionAccounts accounts, Packs packs, PackChecks checks,
+            TransactionTemplate transaction) {
+        this.list = list;
+        this.versions = versions;
+        this.accounts = accounts;
+        this.packs = packs;
+        this.checks = checks;
+        this.transaction = transaction;
+    }
+
+    /** A pack with all its versions, the newest first. */
+    record Kept(OwnPack pack, List<OwnPackVersion> versions) {
+
+        OwnPackVersion version(int number) {
+            return versions.stream().filter(v -> v.version() == number).findFirst()
+                    .orElseThrow(() -> new NotHere("There is no version " + number + " of the pack '" + pack.name() + "'."));
+        }
+    }
+
+    /** What is installed of a pack. */
+    private record State(int used, boolean withdrawn) {
+    }
+
+    /** Those that were kept before are there again. */
+    @PostConstruct
+    void installAll() {
+        all().forEach(this::install);
+    }
+
+    /** What another instance kept meanwhile is here too. */
+    @Scheduled(fixedDelayString = "PT5S")
+    void catchUp() {
+        try {
+            list.findAll().stream().filter(pack -> !stateOf(pack).equals(installed.get(pack.name()))).forEach(pack -> install(kept(pack.name())));
+        } catch (DataAccessException | TransactionException away) {
+            LOG.debug("the database is away; tried again soon", away);
+        }
+    }
+
+    private synchronized void install(Kept kept) {
+        OwnPack pack = kept.pack();
+        installed.put(pack.name(), stateOf(pack));
+        try {
+            packs.install(Family.of(kept.version(pack.used()).content()), !pack.withdrawn());
+        } catch (PackException outOfDate) {
+            LOG.warn("The pack {} cannot be read any more: {}", pack.name(), outOfDate.problems());
+        }
+    }
+
+    private static State stateOf(OwnPack pack) {
+        return new State(pack.used(), pack.withdrawn());
+    }
+
+    @Transactional(readOnly = true)
+    public List<Kept> all() {
+        return list.findAll().stream().map(pack -> new Kept(pack, versions.findByPackOrderByVersionDesc(pack.name()))).toList();
+    }
+
+    /** A pack of the company. */
+    @Transactional(readOnly = true)
+    public Kept kept(String name) {
+        return list.findById(name).map(pack -> new Kept(pack, versions.findByPackOrderByVersionDesc(name)))
+                .orElseThrow(() -> new NotHere("There is no pack '" + name + "' of the company."));
+    }
+
+    /**
+     * Keeps a text as a new version, which its units follow from now on; the same text as that of the newest version makes no new one.
+     * A text with problems is not kept.
+     *
+     * @throws bricksignal.server.problem.Compiling while the check goes on: asked again with the same text, it is kept
+     */
+    PackCheck keep(String login, String text) {
+        PackCheck check = checks.of(text);
+        if (check.usable()) {
+            Family family = Family.of(text);
+            if (PackLibrary.ids().contains(family.id())) {
+                throw new Conflict("The family '" + family.id() + "' ships with the application. Give this one another name: pack: "
+                        + family.id() + "-own.");
+            }
+            transaction.executeWithoutResult(status -> add(login, family));
+            now(family.id());
+        }
+        return check;
+    }
+
+    private void add(String login, Family family) {
+        list.hold(family.id());
+        OwnPack pack = list.findById(family.id()).orElseGet(() -> list.save(new OwnPack(family.id())));
+        OwnPackVersion last = versions.findByPackOrderByVersionDesc(family.id()).stream().findFirst().orElse(null);
+        if (last == null || !last.content().equals(family.source())) {
+            last = versions.saveAndFlush(new OwnPackVersion(UUID.randomUUID(), family.id(), last == null ? 1 : last.version() + 1,
+                    family.compositions().get(0).title(), family.source(), accounts.of(login).id(), clock.instant()));
+        }
+        pack.use(last.version());
+    }
+
+    /** Its units follow that version from now on, an earlier one too. */
+    Kept use(String name, int version) {
+        transaction.executeWithoutResult(status -> {
+            Kept kept = kept(name);
+            kept.version(version);
+            kept.pack().use(version);
+        });
+        return now(name);
+    }
+
+    /** No other unit follows it from now on. */
+    Kept withdraw(String name) {
+        transaction.executeWithoutResult(status -> kept(name).pack().withdraw());
+        return now(name);
+    }
+
+    /** A pack as it is kept now, and installed so. */
+    private Kept now(String name) {
+        Kept kept = kept(name);
+        install(kept);
+        return kept;
+    }
+}
