@@ -100,7 +100,8 @@ final class Composer {
             String id = use.text("assembly");
             Document assembly = assemblies.apply(id);
             if (assembly == null) {
-                use.at("assembly").note("there is no assembly '" + id + "'", "Choose one of those that 'bin/pack assemblies' lists");
+                use.at("assembly").note("there is no assembly '" + id + "'", "Choose one of " + String.join(", ", PackLibrary.assemblies())
+                        + ModelChecks.maybe(id, PackLibrary.assemblies()));
             } else {
                 new Use(use, assembly, id).expand();
             }
