@@ -9,9 +9,11 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
+import java.util.stream.Stream;
 
 /**
  * Every fault must show: some lamp or some test must look different from a unit in good order. And what cannot be proven must not
@@ -34,6 +36,7 @@ final class FaultChecks {
         if (pack == null) {
             return;
         }
+        codes(root.at("charts"), pack);
         Set<String> hidden = new LinkedHashSet<>();
         for (Hypothesis hypothesis : pack.space().faults()) {
             if (!hypothesis.nothing() && !shows(pack, hypothesis.id())) {
@@ -50,6 +53,16 @@ final class FaultChecks {
                         "Declare a reading or a check at the part that its rivals " + visit.rivals() + " cannot show as well");
             }
         }
+    }
+
+    /** A code that nothing shows stands for something that the unit does not have, or that no fault tells of. */
+    private static void codes(Section charts, CompiledPack pack) {
+        List<HypothesisId> all = Stream.concat(pack.space().faults().stream(), pack.predictions().unlisted().stream()).map(Hypothesis::id).toList();
+        pack.model().charts().forEach((board, chart) -> chart.patterns().stream().filter(pattern -> all.stream()
+                .noneMatch(id -> pack.predictions().lampSharesAfterReset(id, board).getOrDefault(pattern, 0.0) > 0
+                        || pack.predictions().lampShares(id, board).getOrDefault(pattern, 0.0) > 0)).forEach(pattern -> charts.at(board)
+                .at(pattern.text()).note("nothing shows the code '" + pattern.text() + "': no fault leads the board there",
+                        "Declare the fault that it tells of, or take the code out")));
     }
 
     /** The key of a message with what it is about; its words are made elsewhere. */

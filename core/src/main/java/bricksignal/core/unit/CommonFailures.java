@@ -40,6 +40,9 @@ public final class CommonFailures {
     private static final double JOINT_INTERMITTENT = 0.3;
     private static final double FROZEN_WEIGHT = 0.3;
     /** Of all states together. */
+    private static final double OUTPUT_WEIGHT = 0.2;
+    private static final double INPUT_WEIGHT = 0.1;
+    private static final String OUTPUT = "out.";
     private static final double STUCK_WEIGHT = 0.2;
     private static final double LEFT_WEIGHT = 0.4;
     /** A test cord is taken along when its owner goes; a jumper stays. */
@@ -189,6 +192,8 @@ public final class CommonFailures {
         for (Part part : model.parts()) {
             if (part.kind() == Part.Kind.BOARD) {
                 Board board = model.machine().board(part.board());
+                outputs(part);
+                inputs(part, board);
                 if (board.regions().stream().anyMatch(region -> region.initial().lamp() != null)) {
                     add("frozen." + board.id(), Message.of("failure.board-frozen", Message.said(part.label())), part.id(),
                             FROZEN_WEIGHT, 0, new Effect.BoardFrozen(board.id()), "failure.remedy.board");
@@ -201,6 +206,35 @@ public final class CommonFailures {
                 .filter(part -> part.kind() == Part.Kind.BOARD && !pinsOn(part, connector).isEmpty())
                 .max(Comparator.comparingInt(part -> pinsOn(part, connector).size()))
                 .ifPresent(board -> joint(board, connector, check))));
+    }
+
+    /** Each contact of a board that its logic closes can fail by itself: it never closes, or it is welded. */
+    private void outputs(Part part) {
+        for (String id : part.elements()) {
+            if (model.machine().rules().get(id) instanceof Rule.Follows follows && model.machine().circuit().element(id) instanceof Element.Conductor c
+                    && follows.closed().names().stream().anyMatch(name -> name.startsWith(OUTPUT))) {
+                output("failure.output-dead", "never." + id, part, c, new Effect.OnElement(id, Effect.Mode.OPEN, 0));
+                output("failure.output-welded", "welded." + id, part, c, new Effect.OnElement(id, Effect.Mode.CLOSED, 0));
+            }
+        }
+    }
+
+    private void output(String says, String id, Part part, Element.Conductor contact, Effect effect) {
+        if (differs(effect)) {
+            add(id, Message.of(says, Message.said(part.label()), Message.said(model.pointLabel(contact.b()))), part.id(), OUTPUT_WEIGHT, 0,
+                    effect, "failure.remedy.board");
+        }
+    }
+
+    /** Each input of a board can be deaf by itself. */
+    private void inputs(Part part, Board board) {
+        for (Input input : board.inputs()) {
+            Effect effect = new Effect.InputDeaf(input.id());
+            if (differs(effect)) {
+                add("deaf." + input.id(), Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
+                        INPUT_WEIGHT, 0, effect, "failure.remedy.board");
+            }
+        }
     }
 
     /** The region that drives the lamp gets as far as a state of the usual run and does not leave it. */
