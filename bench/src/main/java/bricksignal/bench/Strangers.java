@@ -47,13 +47,8 @@ final class Strangers {
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
                 {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}}),
             Map.entry("f3-vehicle", new String[][] {
-                {"            - {when: in.TH and in.air, to: air-early}\n", "", """
-                        air-early:
-                          lamp: 2 flashes
-                          next:
-                            - {when: not in.TH, to: ready}
-                            - {when: not in.air, to: blow}
-                """, "", " or state.burner.air-early", ""},
+                {"next: [{when: in.TH, to: blow, sets: {tries: \"0\"}}]", "next: [{when: in.TH and in.air, to: no-air}, "
+                        + "{when: in.TH, to: blow, sets: {tries: \"0\"}}]"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"trial-time and tries >= 2", "trial-time and tries >= 4"},
                 {"        no-air:\n          outputs: [fan]", "        no-air:"},

@@ -121,7 +121,7 @@ class FamiliesTest {
 
     @Test
     void blowerThatNeverStopsIsAWeldedRelay() {
-        assertThat(Compiled.of("f3-vehicle").shows("board-fan-welded", "v.FAN.standby")).isGreaterThan(11);
+        assertThat(Compiled.of("f3-vehicle").shows("board-fan-on", "v.FAN.standby")).isGreaterThan(11);
         assertThat(Compiled.of("f3-vehicle").shows("nothing-now", "v.FAN.standby")).isLessThan(0.5);
     }
 
