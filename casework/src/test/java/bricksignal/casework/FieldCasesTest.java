@@ -78,8 +78,8 @@ class FieldCasesTest {
                         .reads("v.I3.run", "0").reads("v.O3.run", "0").yes("hear-relay").never("outdoor-board"),
                 new FieldCase("C22 conductor between the units", MINISPLIT, "wire-3-open", 4).reads("v.O1.standby", "230")
                         .reads("v.I1.standby", "230").reads("v.I3.run", "230").reads("v.O3.run", "0").never("outdoor-board", "indoor-board"),
-                new FieldCase("C23 coil sensor", MINISPLIT, "sensor-high", 3).lamp("indoor-board", "display E4").reads("coil-temp", "54")
-                        .reads("ohms-coil", "28000").never("indoor-board", "refrigerant"),
+                new FieldCase("C23 coil sensor", MINISPLIT, "sensor-high", 3).lamp("indoor-board", "display E4").reads("coil-felt", "54")
+                        .reads("coil-sensor", "28000").never("indoor-board", "refrigerant"),
                 new FieldCase("C24 this detector", ROOFTOP, "detector-dirty", 5).lamp("unit-board", "off").reads("v.VR.standby", "27").twins(2)
                         .no("ask-alarm").yes("see-detector").reads("v.PMO.standby", "27").reads("v.SDO.standby", "0").never("fire-alarm", "unit-board"),
                 new FieldCase("C25 fire alarm holds them", ROOFTOP, "fire-alarm", 3).lamp("unit-board", "off").reads("v.VR.standby", "27").twins(2)

@@ -22,8 +22,8 @@ class DerivedTestsTest {
     @CsvSource({"f1-furnace, feed.gas-valve, valve-coil, false", "f1-furnace, feed.gas-valve, valve-stuck, false",
         "f1-furnace, feed.gas-valve, valve-leaks-by, true", "f1-furnace, feed.gas-valve, board-gas, true",
         "f1-furnace, feed.gas-valve, transformer-open, true", "f3-vehicle, feed.valve, valve-stuck, false",
-        "f3-vehicle, feed.valve, gas-out, true", "f12-minisplit, feed.indoor-fan, ifan-seized, false",
-        "f12-minisplit, feed.indoor-fan, indoor-dead, true", "f14-rooftop, feed.fan-coil, fan-coil-open, false",
+        "f3-vehicle, feed.valve, gas-out, true", "f12-minisplit, feed.ifan, ifan-stuck, false",
+        "f12-minisplit, feed.ifan, indoor-dead, true", "f14-rooftop, feed.fan-coil, fan-coil-open, false",
         "f14-rooftop, feed.fan-coil, unit-fan, true"})
     void whatIsFedDirectlyAnswersForItselfAlone(String pack, String test, String fault, boolean yes) {
         assertThat(Compiled.of(pack).pack().likeliest(check(pack, test), Compiled.of(pack).pack().space().single(fault)))

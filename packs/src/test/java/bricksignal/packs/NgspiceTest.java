@@ -50,7 +50,7 @@ class NgspiceTest {
         "f9-airhandler, nothing-now, call", "f9-airhandler, fuse-open, call", "f9-airhandler, motor-open, call",
         "f9-airhandler, nothing-now, off", "f9-airhandler, line-plug-open, call", "f12-minisplit, nothing-now, standby",
         "f12-minisplit, nothing-now, run", "f12-minisplit, wire-3-open, run", "f12-minisplit, terminal-3-loose, run",
-        "f12-minisplit, comp-open, run", "f12-minisplit, nothing-now, off", "f14-rooftop, nothing-now, standby",
+        "f12-minisplit, compressor-open, run", "f12-minisplit, nothing-now, off", "f14-rooftop, nothing-now, standby",
         "f14-rooftop, nothing-now, purge", "f14-rooftop, nothing-now, trial", "f14-rooftop, nothing-now, off",
         "f14-rooftop, detector-dirty, standby", "f14-rooftop, fuse-3-open, standby", "f14-rooftop, pin-permission, standby"})
     void alternatingVoltagesAgree(String pack, String fault, String moment) throws Exception {
