@@ -21,6 +21,8 @@ final class Recorder {
 
     /** Somebody who is called for no heat finds the call ended meanwhile so often (from memory). */
     private static final double FOUND_AT_REST = 0.05;
+    /** It is found while something else is called for than usual, cooling in a furnace, so often (from memory). */
+    private static final double FOUND_IN_ANOTHER_CALL = 0.1;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -78,22 +80,33 @@ final class Recorder {
         return model.afterCall().map(Moment::offset).filter(rest -> rest > model.found().to()).orElse(model.found().to());
     }
 
-    /** The lamps as somebody finds them: mostly while it is called for, now and then when the call has ended. */
+    /** The lamps as somebody finds them: mostly while it is called for as usual, now and then for something else, or when the call has ended. */
     private Map<String, Map<LampPattern, Double>> found(VirtualUnit unit) {
+        double from = model.found().from();
         double to = model.found().to();
         double rest = watchedUntil(model);
-        Map<String, Map<LampPattern, Double>> calling = lamps(unit, model.found().from(), to);
-        if (rest <= to) {
-            return calling;
+        Map<String, Map<LampPattern, Double>> calling = lamps(unit.usualRun(), from, to);
+        Map<String, Map<LampPattern, Double>> found = rest <= to ? calling
+                : mixed(calling, FOUND_AT_REST, List.of(lamps(unit.usualRun(), to, rest)));
+        return mixed(found, FOUND_IN_ANOTHER_CALL, model.watchedScenarios().stream().skip(1).map(other -> lamps(unit.run(other.id()),
+                Math.min(from, other.seconds() / 2), Math.min(to, other.seconds()))).toList());
+    }
+
+    /** Shares of patterns by board, a part of them that of others, in equal parts. */
+    private static Map<String, Map<LampPattern, Double>> mixed(Map<String, Map<LampPattern, Double>> usual, double part,
+            List<Map<String, Map<LampPattern, Double>>> others) {
+        if (others.isEmpty()) {
+            return usual;
         }
-        Map<String, Map<LampPattern, Double>> found = new LinkedHashMap<>();
-        lamps(unit, to, rest).forEach((board, shares) -> {
-            Map<LampPattern, Double> both = new LinkedHashMap<>();
-            Known.in(calling, board).forEach((pattern, share) -> both.put(pattern, (1 - FOUND_AT_REST) * share));
-            shares.forEach((pattern, share) -> both.merge(pattern, FOUND_AT_REST * share, Double::sum));
-            found.put(board, both);
+        Map<String, Map<LampPattern, Double>> mixed = new LinkedHashMap<>();
+        usual.forEach((board, shares) -> {
+            Map<LampPattern, Double> all = new LinkedHashMap<>();
+            shares.forEach((pattern, share) -> all.put(pattern, (1 - part) * share));
+            others.forEach(other -> Known.in(other, board).forEach((pattern, share) -> all.merge(pattern, part * share / others.size(),
+                    Double::sum)));
+            mixed.put(board, all);
         });
-        return found;
+        return mixed;
     }
 
     /** The solved circuits of a unit, by moment. */
@@ -125,7 +138,7 @@ final class Recorder {
             channels.put(channel.id(), like != null && run.equals(like.channels().get(channel.id()))
                     ? like.channels().get(channel.id()) : run);
         });
-        return new RunRecord(found(unit), lamps(unit, 0, to), fails, channels, peaks(unit), standing, numbers, shares);
+        return new RunRecord(found(unit), lamps(unit.usualRun(), 0, to), fails, channels, peaks(unit), standing, numbers, shares);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
@@ -133,9 +146,9 @@ final class Recorder {
         return errors.spread(reading, unit.read(reading, moment.scenario(), catalogue.seconds(reading.moment())));
     }
 
-    private Map<String, Map<LampPattern, Double>> lamps(VirtualUnit unit, double from, double to) {
+    private Map<String, Map<LampPattern, Double>> lamps(Timeline run, double from, double to) {
         Map<String, Map<LampPattern, Double>> byBoard = new LinkedHashMap<>();
-        model.charts().keySet().forEach(board -> byBoard.put(board, unit.usualRun().lampShares(board, from, to)));
+        model.charts().keySet().forEach(board -> byBoard.put(board, run.lampShares(board, from, to)));
         return byBoard;
     }
 

@@ -14,6 +14,7 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.FeedTest;
@@ -118,8 +119,7 @@ final class BoardProof {
     }
 
     /**
-     * The output with what it needs, in one of the runs that energise it: the one of which most stands in the log. An input on the
-     * net of the output itself is asked once, as the output.
+     * The output with what it needs, in one of the runs that energise it: the one of which most stands in the log.
      */
     private List<ProofItem> deadOutput(Element.Conductor contact, Expr energised) {
         List<ProofItem> best = List.of();
@@ -131,7 +131,7 @@ final class BoardProof {
             List<ProofItem> way = new ArrayList<>();
             for (Input input : board.inputs()) {
                 boolean sensed = Boolean.TRUE.equals(interval.get().unit().inputs().get(input.id()));
-                if (sensed && input instanceof Input.Voltage v && !v.plus().equals(contact.b())) {
+                if (sensed && input instanceof Input.Voltage v && !comesOf(contact, v, interval.get().unit().solution())) {
                     way.add(sensed(v, test -> in(test, run)).strict());
                 }
             }
@@ -143,6 +143,14 @@ final class BoardProof {
             }
         }
         return best;
+    }
+
+    /** True for an input that is there only because the contact is closed: it comes of the output and is no need of it. */
+    private static boolean comesOf(Element.Conductor contact, Input.Voltage input, Solution energised) {
+        Circuit there = energised.circuit();
+        Element opened = ((Element.Conductor) there.element(contact.id())).closed(false);
+        Solution without = Solution.of(there.with(there.elements().stream().map(e -> e.id().equals(contact.id()) ? opened : e).toList()));
+        return without.rms(input.plus(), input.minus()) < input.off();
     }
 
     private static long open(List<ProofItem> items) {
