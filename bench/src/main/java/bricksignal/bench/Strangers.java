@@ -64,15 +64,18 @@ final class Strangers {
                 {"        frozen:\n          outputs: [indoor-fan]", "        frozen:\n          outputs: [indoor-fan, permit]"},
                 {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}}),
             Map.entry("f14-rooftop", new String[][] {
-                {"            - {when: elapsed >= 2 and in.draft, to: draft-early}\n", "", """
+                {"            - {when: in.draft, to: draft-early}\n", "", """
                         draft-early:
-                          lamp: red 2 flashes
-                          next: [{when: not in.draft, to: proving}]
-                """, ""},
+                          lamp: 6 flashes
+                          next:
+                            - {when: not in.W, to: idle}
+                            - {when: not in.draft, to: draft-check}
+                """, "", " or state.burner.draft-early", ""},
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
-                {"        limit-open:\n          outputs: [inducer]", "        limit-open:"},
+                {"        limit-open:\n          outputs: [reply, inducer]", "        limit-open:\n          outputs: [reply]"},
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
-                {"        no-reply:\n          outputs: [heat]", "        no-reply:"}}),
+                {"        no-reply:\n          outputs: [heat]", "        no-reply:"},
+                {"        frozen:\n          outputs: [fan]", "        frozen:"}}),
             Map.entry("f2-furnace", new String[][] {
                 {"limit-open:\n          outputs: [inducer]", "limit-open:"},
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},

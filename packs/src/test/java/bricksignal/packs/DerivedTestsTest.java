@@ -24,7 +24,7 @@ class DerivedTestsTest {
         "f1-furnace, feed.gas-valve, transformer-open, true", "f3-vehicle, feed.valve, valve-stuck, false",
         "f3-vehicle, feed.valve, gas-out, true", "f12-minisplit, feed.ifan, ifan-stuck, false",
         "f12-minisplit, feed.ifan, indoor-dead, true", "f14-rooftop, feed.fan-coil, fan-coil-open, false",
-        "f14-rooftop, feed.fan-coil, unit-fan, true"})
+        "f14-rooftop, feed.fan-coil, board-fan, true"})
     void whatIsFedDirectlyAnswersForItselfAlone(String pack, String test, String fault, boolean yes) {
         assertThat(Compiled.of(pack).pack().likeliest(check(pack, test), Compiled.of(pack).pack().space().single(fault)))
                 .singleElement().isEqualTo(new bricksignal.core.diagnosis.Observation.Answer(check(pack, test), yes));
