@@ -88,7 +88,7 @@ class FieldCasesTest {
                         .yes("see-tubes").never("unit-board", "transformer"),
                 new FieldCase("C27 Y conductor", ROOFTOP, "field-y-open", 2).reads("v.bas-Y.cool", "27").reads("v.Y.cool", "0")
                         .or("left-by-others").never("unit-board", "transformer"),
-                new FieldCase("C28 compressor", ROOFTOP, "comp-open", 4).reads("v.FZO.cool", "25").reads("v.K1.cool", "206")
+                new FieldCase("C28 compressor", ROOFTOP, "comp-open", 4).reads("v.KC.cool", "25").reads("v.K1.starting", "206")
                         .reads("amps-comp", "0").reads("ohms-comp-12", "OL").never("compressor-contactor", "unit-board"),
                 new FieldCase("C29 condensate trap", TWO_STAGES, "trap-blocked", 2).lamp("4 flashes").yes("see-water").yes("see-trap")
                         .never("draft-switch", "inducer", "board"),
