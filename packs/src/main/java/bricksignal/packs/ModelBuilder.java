@@ -162,7 +162,7 @@ final class ModelBuilder {
     private static Point point(String net, Section s) {
         return new Point(net, s.text("label"), s.text("where"), s.text("colour"), s.text("safety"), s.number("seconds", 0),
                 s.text("against"), MeterMode.valueOf(s.has("mode") ? s.text("mode") : "AC_VOLTS"), s.texts("moments"),
-                s.text("side"));
+                s.text("side"), s.number("tolerance", 0));
     }
 
     private static Test.Reading reading(String id, Section s) {

@@ -18,9 +18,12 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoubleConsumer;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -90,13 +93,18 @@ public final class Predictions {
         RECORDS_ALONE
     }
 
-    /** Runs every listed fault and takes down what it shows. */
+    /**
+     * Runs every listed fault and takes down what it shows.
+     *
+     * @param progress told which share is done, 0 to 1, from several threads; what it throws breaks the work off
+     */
     void run(DoubleConsumer progress) {
         List<Hypothesis> faults = space.faults();
-        for (int i = 0; i < faults.size(); i++) {
-            record(faults.get(i).id());
-            progress.accept((i + 1.0) / faults.size());
-        }
+        AtomicInteger done = new AtomicInteger();
+        faults.parallelStream().forEach(fault -> {
+            record(fault.id());
+            progress.accept(done.incrementAndGet() / (double) faults.size());
+        });
         solved.letFactorsGo();
     }
 
@@ -291,25 +299,27 @@ public final class Predictions {
     }
 
     private List<Hypothesis> found(DoubleConsumer progress) {
-        List<Fault> failures = new ArrayList<>();
-        List<RunRecord> kept = new ArrayList<>();
         List<Fault> all = UnlistedFailures.of(model, nominal);
-        for (int i = 0; i < all.size(); i++) {
-            Fault failure = all.get(i);
-            progress.accept(i / (double) all.size());
-            VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
-            boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
-            if (settles && Recorder.fails(model, unit, nominal)) {
-                failures.add(failure);
-                kept.add(keptOf(unit));
-            }
-        }
-        List<Hypothesis> admitted = space.admit(failures);
-        for (int i = 0; i < kept.size(); i++) {
-            records.put(admitted.get(i).id(), kept.get(i));
+        AtomicInteger done = new AtomicInteger();
+        List<Optional<RunRecord>> kept = all.parallelStream().map(failure -> {
+            Optional<RunRecord> record = ofAFailure(failure);
+            progress.accept(done.incrementAndGet() / (double) all.size());
+            return record;
+        }).toList();
+        List<Integer> felt = IntStream.range(0, all.size()).filter(i -> kept.get(i).isPresent()).boxed().toList();
+        List<Hypothesis> admitted = space.admit(felt.stream().map(all::get).toList());
+        for (int i = 0; i < felt.size(); i++) {
+            records.put(admitted.get(i).id(), kept.get(felt.get(i)).orElseThrow());
         }
         solved.letFactorsGo();
         return admitted;
+    }
+
+    /** The record of a failure with which the unit settles and a run is not as it should be; empty for any other. */
+    private Optional<RunRecord> ofAFailure(Fault failure) {
+        VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
+        boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
+        return settles && Recorder.fails(model, unit, nominal) ? Optional.of(keptOf(unit)) : Optional.empty();
     }
 
     private Prediction number(Hypothesis h, Test.Reading reading) {

@@ -22,7 +22,7 @@ final class Recorder {
     /** Somebody who is called for no heat finds the call ended meanwhile so often (from memory). */
     private static final double FOUND_AT_REST = 0.05;
     /** It is found while something else is called for than usual, cooling in a furnace, so often (from memory). */
-    private static final double FOUND_IN_ANOTHER_CALL = 0.05;
+    private static final double FOUND_IN_ANOTHER_CALL = 0.03;
 
     private final UnitModel model;
     private final ErrorModel errors;

@@ -127,7 +127,7 @@ public final class TestCatalogue {
     private Test.Reading voltage(Point point, String moment) {
         return new Test.Reading("v." + point.net() + "." + moment, Message.of("test.voltage", Message.said(point.label()),
                 Message.said(model.point(point.against()).label())), point.mode(),
-                new Place.Across(point.against(), point.net()), moment, Setup.AS_IT_IS, 0, 0);
+                new Place.Across(point.against(), point.net()), moment, Setup.AS_IT_IS, 0, point.tolerance());
     }
 
     private void put(Test test) {

@@ -36,14 +36,14 @@ public final class CommonFailures {
     private static final double PIN_WEIGHT = 0.4;
     private static final double WIRE_WEIGHT = 0.1;
     private static final double PIN_INTERMITTENT = 0.2;
-    private static final double JOINT_WEIGHT = 0.2;
+    private static final double JOINT_WEIGHT = 0.15;
     private static final double JOINT_INTERMITTENT = 0.3;
     private static final double FROZEN_WEIGHT = 0.3;
     /** Of all states together. */
-    private static final double OUTPUT_WEIGHT = 0.1;
+    private static final double OUTPUT_WEIGHT = 0.05;
     private static final double INPUT_WEIGHT = 0.05;
     private static final String OUTPUT = "out.";
-    private static final double STUCK_WEIGHT = 0.2;
+    private static final double STUCK_WEIGHT = 0.15;
     private static final double LEFT_WEIGHT = 0.4;
     /** A test cord is taken along when its owner goes; a jumper stays. */
     private static final double CORD_WEIGHT = 0.1;

@@ -16,14 +16,16 @@ import java.util.List;
  * @param mode how a voltage here is measured
  * @param moments the moments at which a voltage here is worth proposing
  * @param side what it belongs to, as drawn: line, supply, board, chain, load, wall
+ * @param tolerance relative spread of a voltage here in good order, one sigma; 0 takes that of the meter and the supply
  */
 public record Point(String net, String label, String where, String colour, String safety, double seconds, String against,
-        MeterMode mode, List<String> moments, String side) {
+        MeterMode mode, List<String> moments, String side, double tolerance) {
 
     public Point {
         moments = List.copyOf(moments);
-        if (!(seconds >= 0)) {
-            throw new IllegalArgumentException("point '" + net + "': seconds is " + seconds + "; it must be at least 0");
+        if (!(seconds >= 0) || !(tolerance >= 0)) {
+            throw new IllegalArgumentException("point '" + net + "': seconds is " + seconds + " and tolerance " + tolerance
+                    + "; both must be at least 0");
         }
     }
 }

@@ -80,6 +80,6 @@ public final class ChainUnit {
     }
 
     private static Point point(String net) {
-        return new Point(net, net, "", "", "", 5, "C", MeterMode.AC_VOLTS, net.equals("C") ? List.of() : List.of(FOUND), "chain");
+        return new Point(net, net, "", "", "", 5, "C", MeterMode.AC_VOLTS, net.equals("C") ? List.of() : List.of(FOUND), "chain", 0);
     }
 }
