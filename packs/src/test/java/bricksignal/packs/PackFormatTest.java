@@ -64,11 +64,12 @@ class PackFormatTest {
     }
 
     @Test
-    void choiceOfThePageMakesAFurnaceOfWhichEveryFaultCanBeProven() {
-        String choice = blocks("yaml").stream().filter(b -> b.startsWith("rollouts:")).findFirst().orElseThrow();
-        String family = PackLibrary.family("f1-furnace").source().replace("choices:\n", "choices:\n" + choice.indent(2));
-        String flat = FlatText.of(PackReader.flat(family, java.util.Map.of("rollouts", "two")).root());
-        assertThat(PackReader.check(flat).faults()).extracting(fault -> fault.id()).contains("rollout-2-failed");
+    void choicesOfThePageMakeAFurnaceOfWhichEveryFaultCanBeProven() {
+        List<String> choices = blocks("yaml").stream().filter(b -> b.startsWith("rollouts:") || b.startsWith("fan-relay:")).toList();
+        assertThat(choices).hasSize(2);
+        String family = PackLibrary.family("f1-furnace").source().replace("choices:\n", "choices:\n" + String.join("", choices).indent(2));
+        String flat = FlatText.of(PackReader.flat(family, java.util.Map.of("rollouts", "two", "fan-relay", "relay")).root());
+        assertThat(PackReader.check(flat).faults()).extracting(fault -> fault.id()).contains("rollout-2-failed", "fan-coil-open");
     }
 
     /** The page names every key by which a family composes, as the schema has them. */
