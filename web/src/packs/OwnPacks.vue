@@ -126,7 +126,14 @@ function jump(line: number) {
             use {{ v.version }}
           </button>
         </template>
-        <button v-if="lead && !p.withdrawn" type="button" class="key quiet" :disabled="busy" @click="withdraw(p.id)">
+        <button
+          v-if="lead && !p.withdrawn"
+          type="button"
+          class="key quiet"
+          :disabled="busy"
+          :data-test="`withdraw-${p.id}`"
+          @click="withdraw(p.id)"
+        >
           withdraw
         </button>
       </div>

@@ -43,6 +43,10 @@ class AccessibilityTest {
                 browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching"));
                 check(browser, path);
             }
+            browser.go("/packs");
+            browser.press("[data-test=to-own]");
+            browser.see("[data-test=own-text]");
+            check(browser, "own packs");
         }
     }
 

@@ -69,6 +69,30 @@ class ReadAndIdentifyTest {
         }
     }
 
+    @Test
+    void packOfTheCompanyIsCheckedLineByLineKeptAndWithdrawn() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("odile");
+            browser.go("/packs");
+            new Select(browser.see("[data-test=family]")).selectByValue("f9-airhandler");
+            browser.press("[data-test=to-own]");
+            browser.press("[data-test=begin]");
+            browser.waitFor(() -> browser.see("[data-test=own-text]").getDomProperty("value").contains("pack: f9-airhandler-own"));
+            browser.see("[data-test=own-text]").sendKeys(Keys.chord(Keys.CONTROL, Keys.END), "nonsense: 1");
+            browser.press("[data-test=own-check]");
+            assertThat(browser.text("[data-test=own-said]")).contains("nothing was kept");
+            assertThat(browser.text("[data-test=problems]")).contains("nonsense");
+            for (int i = 0; i < "nonsense: 1".length(); i++) {
+                browser.see("[data-test=own-text]").sendKeys(Keys.BACK_SPACE);
+            }
+            browser.press("[data-test=own-keep]");
+            assertThat(browser.text("[data-test=own-f9-airhandler-own]")).contains("version 1 is used");
+            assertThat(new Select(browser.see("[data-test=family]")).getOptions()).anyMatch(o -> o.getText().contains("our own"));
+            browser.press("[data-test=withdraw-f9-airhandler-own]");
+            browser.waitFor(() -> browser.textNow("[data-test=own-f9-airhandler-own]").contains("withdrawn"));
+        }
+    }
+
     private static void line(Browser browser, int i, String pattern, String condition) {
         browser.see("[data-test=pattern-0-" + i + "]").sendKeys(pattern);
         browser.see("[data-test=condition-0-" + i + "]").sendKeys(condition);

@@ -34,6 +34,9 @@ public final class Screenshots {
                 take(laptop, "[data-test=question]", "identify");
                 laptop.go("/packs");
                 take(laptop, "[data-test=diagram]", "families");
+                laptop.press("[data-test=to-own]");
+                laptop.press("[data-test=begin]");
+                take(laptop, "[data-test=own-text]", "own-packs");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));

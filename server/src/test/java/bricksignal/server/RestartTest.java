@@ -47,6 +47,39 @@ class RestartTest {
         }
     }
 
+    private static JsonNode page(Client client, String visit) {
+        Client.Reply reply = client.get("/api/visits/" + visit);
+        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
+        return reply.json().get("page");
+    }
+
+    /** What the runs of a composition showed is kept; what does not fit is run anew. */
+    @Test
+    void compositionThatWasRunIsNotRunAgainAndRecordsOfAnotherUnitAreNotBelieved() {
+        try (Cluster cluster = Cluster.create()) {
+            Database database = new Database(cluster);
+            String visit;
+            JsonNode before;
+            try (RunningServer.Instance first = RunningServer.Instance.on(cluster)) {
+                Client ines = first.logIn("ines");
+                String unit = ines.post("/api/units", Map.of("siteName", "Shed", "label", "Air handler", "location", "loft", "pack",
+                        "f9-airhandler", "choices", Map.of("voltage", "two-legs"))).json().get("id").asString();
+                visit = ines.jobAt(unit, "no air");
+                before = page(ines, visit);
+            }
+            String engine = database.column("select engine from pack_records").get(0);
+            assertThat(engine).hasSize(64);
+            database.run("update pack_records set content = ?", "nothing of this unit");
+            try (RunningServer.Instance second = RunningServer.Instance.on(cluster)) {
+                assertThat(page(second.logIn("ines"), visit).equals(before)).isTrue();
+            }
+            assertThat(database.column("select content from pack_records").get(0)).as("made anew").hasSizeGreaterThan(1000);
+            try (RunningServer.Instance third = RunningServer.Instance.on(cluster)) {
+                assertThat(page(third.logIn("ines"), visit).equals(before)).as("with the records").isTrue();
+            }
+        }
+    }
+
     @Test
     void databaseGoingAwayDuringASaveLosesNothing() {
         try (Cluster cluster = Cluster.create(); RunningServer.Instance server = RunningServer.Instance.on(cluster)) {

@@ -121,6 +121,11 @@ public final class Predictions {
         Map<String, Fault> failures = new LinkedHashMap<>();
         UnlistedFailures.of(model, nominal).forEach(failure -> failures.put(failure.id(), failure));
         List<RecordText.Taken> all = RecordText.read(text, recorder.nominal());
+        long listed = all.stream().filter(taken -> !taken.unlisted()).count();
+        if (listed != space.faults().size()) {
+            throw new IllegalArgumentException("the records are of another unit: they hold " + listed + " faults where this one has "
+                    + space.faults().size() + "; take them anew");
+        }
         unlisted = space.admit(all.stream().filter(RecordText.Taken::unlisted).map(taken -> Known.in(failures, taken.id())).toList());
         all.forEach(taken -> records.put(taken.unlisted() ? new HypothesisId.Unlisted(taken.id()) : space.single(taken.id()),
                 taken.record()));

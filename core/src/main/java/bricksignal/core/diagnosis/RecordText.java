@@ -27,6 +27,8 @@ final class RecordText {
     private static final String SAME = "=";
     private static final String NONE = "-";
 
+    private static final int RUN_CELLS = 4;
+
     private RecordText() {
     }
 
@@ -132,6 +134,9 @@ final class RecordText {
             }
         }
         String[] run = lines.get(0);
+        if (!run[0].equals("run") || run.length != RUN_CELLS) {
+            throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
+        }
         return new Taken(run[1].equals("unlisted"), run[2], new RunRecord(found, reset, Boolean.parseBoolean(run[3]), channels, peaks,
                 Map.of(), numbers, shares));
     }

@@ -2,7 +2,6 @@ package bricksignal.server.pack;
 
 import bricksignal.casework.CaseUnit;
 import bricksignal.core.diagnosis.CompiledPack;
-import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
@@ -50,6 +49,7 @@ public class Packs {
     private static final int MOST_VERSIONS = 10_000;
 
     private final PackTexts texts;
+    private final RecordStore records;
     private final TransactionTemplate transaction;
     /** What is installed; read beside the start of the application, for it takes seconds on a cold machine. */
     private volatile CompletableFuture<Installed> installed;
@@ -65,9 +65,10 @@ public class Packs {
     /** Done when the installed families are ready. */
     private final CompletableFuture<Void> warming;
 
-    Packs(PackTexts texts, TransactionTemplate transaction, @Value("${brick.packs.heap-share}") double heapShare,
+    Packs(PackTexts texts, RecordStore records, TransactionTemplate transaction, @Value("${brick.packs.heap-share}") double heapShare,
             @Value("${brick.warm}") boolean warm) {
         this.texts = texts;
+        this.records = records;
         this.transaction = transaction;
         this.units = Caffeine.newBuilder().maximumWeight((long) (heapShare * Runtime.getRuntime().maxMemory() / KILOBYTE))
                 .weigher((String key, CaseUnit unit) -> (int) Math.max(1, unit.pack().bytes() / KILOBYTE))
@@ -202,8 +203,8 @@ public class Packs {
     private CaseUnit family(UnitRef ref) {
         Optional<UnitModel> shipped = Optional.ofNullable(installed().compositions().get(ref.digest())).filter(Composition::usual)
                 .map(Composition::family).filter(PackLibrary.ids()::contains).map(installed().models()::get);
-        return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> CompiledPack.of(
-                PackReader.read(textOf(ref)), ErrorModel.defaults(), progress)));
+        return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> records.ready(ref.digest(),
+                () -> PackReader.read(textOf(ref)), progress)));
     }
 
     private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {
