@@ -1,0 +1,145 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.core.board.run.Timeline;
+import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What the vehicle furnace, the mini-split and the rooftop once told wrongly, against the trade (common practice, no source). */
+class MendedFamiliesTest {
+
+    private static Timeline run(String id, String fault, String scenario) {
+        Compiled unit = Compiled.of(id);
+        return unit.pack().unit(unit.place(fault)).run(scenario);
+    }
+
+    private static boolean ever(Timeline run, String condition, double from) {
+        return run.share(F1.when(condition), from, run.scenario().seconds()) > 0;
+    }
+
+    private static boolean lampEver(Timeline run, String board, String pattern) {
+        return run.lampShares(board, 0, run.scenario().seconds()).getOrDefault(LampPattern.parse(pattern), 0.0) > 0;
+    }
+
+    // --- F3 --------------------------------------------------------------------------------------------------------------------------------
+
+    @Test
+    void weldedBlowerRelayHeatsAndTheBlowerNeverStops() {
+        Timeline run = Compiled.of("f3-vehicle").with("board-fan-on");
+        assertThat(ever(run, "flame >= 0.5", 0)).isTrue();
+        assertThat(run.share(F1.when("air >= 0.5"), 500, 670)).as("a minute and more after the call").isEqualTo(1);
+    }
+
+    @Test
+    void furnaceThatLooksAtItsSailSwitchFirstWaitsForIt() {
+        UnitModel model = PackReader.read(PackLibrary.text("f3-vehicle", Map.of("sail", "first")));
+        Fault welded = model.fault("board-fan-on");
+        Timeline run = VirtualUnit.of(model, welded.in(model.machine())).usualRun();
+        assertThat(ever(run, "flame >= 0.5", 0)).isFalse();
+        assertThat(lampEver(run, "board", "2 flashes")).isTrue();
+    }
+
+    /** About ten volts are too few for the valve: it lets go, and the blower goes on slowly. */
+    @ParameterizedTest
+    @CsvSource({"battery-low", "ground-bad"})
+    void weakSupplyDropsTheValveOut(String fault) {
+        Compiled unit = Compiled.of("f3-vehicle");
+        assertThat(ever(unit.with(fault), "flame >= 0.5", 0)).isFalse();
+        assertThat(unit.shows(fault, "v.PLUS.purge")).isBetween(9.0, 10.5);
+        assertThat(lampEver(unit.with(fault), "board", "8 flashes")).isTrue();
+    }
+
+    @Test
+    void blockedDuctsTripTheLimitAndItComesBack() {
+        Timeline run = Compiled.of("f3-vehicle").with("ducts-blocked");
+        double[] burning = run.firstStretch(F1.when("flame >= 0.5")).orElseThrow();
+        assertThat(burning[1]).as("before the call ends").isLessThan(399);
+        assertThat(ever(run, "flame >= 0.5", burning[1] + 5)).isTrue();
+    }
+
+    // --- F12 -------------------------------------------------------------------------------------------------------------------------------
+
+    /** Locked-rotor current is some five times that of the run (from memory). */
+    @Test
+    void compressorThatIsLockedDrawsAManifoldAndItsProtectorComesAndGoes() {
+        Compiled unit = Compiled.of("f12-minisplit");
+        double ratio = unit.shows("compressor-seized", "amps-compressor") / unit.shows("nothing-now", "amps-compressor");
+        assertThat(ratio).isBetween(4.0, 6.0);
+        Timeline run = unit.with("compressor-seized");
+        double[] humming = run.firstStretch(F1.when("amps.compressor-protector >= 3")).orElseThrow();
+        assertThat(humming[1] - humming[0]).as("seconds until it opens").isBetween(5.0, 30.0);
+        assertThat(ever(run, "amps.compressor-protector >= 3", humming[1] + 1)).as("tries again when it is cool").isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"charge-low", "filter-clogged"})
+    void lowChargeAndNoAirBothMakeIce(String fault) {
+        assertThat(ever(Compiled.of("f12-minisplit").with(fault), "state.indoor.frozen", 0)).isTrue();
+    }
+
+    @Test
+    void openSensorSaysSoAndABlownSurgePartTakesTheFuse() {
+        Compiled unit = Compiled.of("f12-minisplit");
+        assertThat(lampEver(unit.with("coil-open"), "indoor-board", "display E1")).isTrue();
+        assertThat(lampEver(unit.with("head-open"), "outdoor-board", "2 flashes")).isTrue();
+        assertThat(unit.shows("indoor-surge-blown", "v.IB.standby")).isLessThan(5);
+        assertThat(unit.shows("supply-half", "v.O1.standby")).isBetween(115.0, 125.0);
+    }
+
+    // --- F14 -------------------------------------------------------------------------------------------------------------------------------
+
+    @Test
+    void supplyThatIsTooLowIsNotAMissingPhase() {
+        Compiled unit = Compiled.of("f14-rooftop");
+        assertThat(lampEver(unit.with("supply-low"), "phase-monitor", "lamp 2 steady")).isTrue();
+        assertThat(lampEver(unit.with("supply-low"), "phase-monitor", "lamp 2 slow")).isFalse();
+        assertThat(lampEver(unit.with("fuse-3-open"), "phase-monitor", "lamp 2 slow")).isTrue();
+    }
+
+    /** The ignition board is fed all the time: without the unit board's permission its lamp still says that it waits. */
+    @Test
+    void ignitionBoardWaitsWithItsOwnLampWhenTheUnitBoardIsDark() {
+        Timeline dark = Compiled.of("f14-rooftop").with("detector-tripped");
+        assertThat(dark.lampShares("unit-board", 200, 400)).containsOnlyKeys(LampPattern.parse("off"));
+        assertThat(dark.lampShares("ignition-board", 200, 400)).containsOnlyKeys(LampPattern.parse("slow"));
+    }
+
+    @Test
+    void blowerGoesOnWhileTheLimitIsOpen() {
+        Timeline hot = Compiled.of("f14-rooftop").with("filter-clogged");
+        double[] open = hot.firstStretch(F1.when("state.burner.limit-open")).orElseThrow();
+        assertThat(hot.share(F1.when("out.fan"), open[0], open[1])).isEqualTo(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"freeze-failed, 2 long 1 short", "charge-low, 2 long 1 short", "hp-failed, 2 long 2 short", "condenser-dirty, 2 long 2 short",
+        "comp-seized, 2 long 2 short", "hp-failed, 3 long 1 short"})
+    void coolingHasCodesOfItsOwn(String fault, String code) {
+        assertThat(lampEver(run("f14-rooftop", fault, "cooling"), "unit-board", code)).isTrue();
+        assertThat(lampEver(run("f14-rooftop", "nothing-now", "cooling"), "unit-board", code)).isFalse();
+    }
+
+    /** A code of the cooling call moves its suspects, though the usual run is heat. */
+    @Test
+    void lampOfACoolingCallIsEvidence() {
+        Compiled unit = Compiled.of("f14-rooftop");
+        var locked = LampPattern.parse("3 long 1 short");
+        assertThat(unit.pack().predictions().lampShares(unit.place("hp-failed"), "unit-board").getOrDefault(locked, 0.0)).isGreaterThan(0.005);
+        assertThat(unit.pack().predictions().lampShares(unit.place("belt-off"), "unit-board").getOrDefault(locked, 0.0)).isZero();
+    }
+
+    @Test
+    void unitForTwoHundredThirtyVoltsRunsOnItsOwnTap() {
+        UnitModel model = PackReader.read(PackLibrary.text("f14-rooftop", Map.of("voltage", "v230")));
+        Timeline run = VirtualUnit.of(model, model.machine()).usualRun();
+        assertThat(ever(run, "flame >= 0.5", 0)).isTrue();
+        assertThat(run.at(8).unit().solution().rms("R", "COM")).isBetween(26.5, 28.5);
+    }
+}
