@@ -30,14 +30,22 @@ public record ChainPage(String id, Message label, String common, String commonLa
         @Nullable MeterMode lowImpedance, boolean mayBeGhost, String moment, String momentLabel, double interrupted, boolean done,
         List<ChainPoint> points, Message said, List<Message> culprits, List<String> cautions) {
 
+    /** What hangs on another chain is as likely open as that one: only by more than this does a chain stand before an earlier one. Ours. */
+    private static final double LIKELIER = 0.05;
+
     /** A point of a chain; due is what a unit in good order has there. */
     public record ChainPoint(String net, String label, String where, String colour, Message due, ChainWalk.Mark mark,
             @Nullable Message reading, boolean next) {
     }
 
-    /** The walks along all chains of a case's unit. */
+    /** The walks along all chains of a case's unit; the one that is likeliest interrupted and not done stands first. */
     public static List<ChainPage> of(Case now) {
-        return now.unit().chains().stream().map(chain -> of(now.diagnosis(), chain)).toList();
+        List<ChainPage> pages = new ArrayList<>(now.unit().chains().stream().map(chain -> of(now.diagnosis(), chain)).toList());
+        pages.stream().filter(page -> !page.done()).reduce((a, b) -> b.interrupted() > a.interrupted() + LIKELIER ? b : a).ifPresent(first -> {
+            pages.remove(first);
+            pages.add(0, first);
+        });
+        return pages;
     }
 
     private static ChainPage of(Diagnosis diagnosis, Chain chain) {
