@@ -21,7 +21,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -100,10 +99,11 @@ public final class Predictions {
      */
     void run(DoubleConsumer progress) {
         List<Hypothesis> faults = space.faults();
-        AtomicInteger done = new AtomicInteger();
+        Set<HypothesisId> done = ConcurrentHashMap.newKeySet();
         faults.parallelStream().forEach(fault -> {
             record(fault.id());
-            progress.accept(done.incrementAndGet() / (double) faults.size());
+            done.add(fault.id());
+            progress.accept(done.size() / (double) faults.size());
         });
         solved.letFactorsGo();
     }
@@ -305,10 +305,11 @@ public final class Predictions {
 
     private List<Hypothesis> found(DoubleConsumer progress) {
         List<Fault> all = UnlistedFailures.of(model, nominal);
-        AtomicInteger done = new AtomicInteger();
+        Set<String> done = ConcurrentHashMap.newKeySet();
         List<Optional<RunRecord>> kept = all.parallelStream().map(failure -> {
             Optional<RunRecord> record = ofAFailure(failure);
-            progress.accept(done.incrementAndGet() / (double) all.size());
+            done.add(failure.id());
+            progress.accept(done.size() / (double) all.size());
             return record;
         }).toList();
         List<Integer> felt = IntStream.range(0, all.size()).filter(i -> kept.get(i).isPresent()).boxed().toList();

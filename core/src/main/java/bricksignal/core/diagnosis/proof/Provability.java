@@ -13,7 +13,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicInteger;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -62,10 +63,11 @@ public final class Provability {
      */
     public static List<Session> of(CompiledPack pack, DoubleConsumer progress) {
         List<Hypothesis> faults = pack.space().faults();
-        AtomicInteger done = new AtomicInteger();
+        Set<HypothesisId> done = ConcurrentHashMap.newKeySet();
         return faults.parallelStream().map(hypothesis -> {
             Session session = session(pack, hypothesis);
-            progress.accept(done.incrementAndGet() / (double) faults.size());
+            done.add(hypothesis.id());
+            progress.accept(done.size() / (double) faults.size());
             return session;
         }).toList();
     }
