@@ -43,7 +43,7 @@ public final class CommonFailures {
     private static final double OUTPUT_WEIGHT = 0.05;
     private static final double INPUT_WEIGHT = 0.05;
     private static final String OUTPUT = "out.";
-    private static final double STUCK_WEIGHT = 0.15;
+    private static final double STUCK_WEIGHT = 0.2;
     private static final double LEFT_WEIGHT = 0.4;
     /** A test cord is taken along when its owner goes; a jumper stays. */
     private static final double CORD_WEIGHT = 0.1;
