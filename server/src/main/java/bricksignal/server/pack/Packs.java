@@ -29,7 +29,8 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.ForkJoinWorkerThread;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
@@ -40,7 +41,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Units made ready: the families that ship and those of the company, their earlier texts that some visit still uses, and what lies over them. They are held
- * by weight in a stated share of the heap; each is made once however many ask for it, outside any transaction, on one worker.
+ * by weight in a stated share of the heap; each is made once however many ask for it, outside any transaction, on workers of its own.
  */
 @Service
 public class Packs {
@@ -56,11 +57,12 @@ public class Packs {
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
     private final Cache<UUID, Map<String, String>> choices = Caffeine.newBuilder().maximumSize(MOST_VERSIONS).build();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "packs");
-        thread.setDaemon(true);
+    /** Runs are made on all cores but one, which is left for whoever asks for a page meanwhile. */
+    private final ExecutorService worker = new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), pool -> {
+        ForkJoinWorkerThread thread = ForkJoinPool.defaultForkJoinWorkerThreadFactory.newThread(pool);
+        thread.setContextClassLoader(Packs.class.getClassLoader());
         return thread;
-    });
+    }, null, true);
     private final List<Consumer<String>> dropped = new CopyOnWriteArrayList<>();
     /** Done when the installed families are ready. */
     private final CompletableFuture<Void> warming;
