@@ -32,17 +32,20 @@ final class Strangers {
     private static final double SLOWEST = 1.6;
     private static final double QUICKEST = 0.6;
 
-    /** By family: what is written and what a board of another kind has there, in turn. */
-    private static final Map<String, String[][]> EDITS = Map.ofEntries(
-            Map.entry("f1-furnace", new String[][] {
-                {"limit-open:\n          outputs: [inducer]", "limit-open:"},
-                {"            - {when: in.draft, to: draft-early}\n", "", """
+    /** A board that starts whether or not the draft switch has opened. */
+    private static final String[] NOT_EARLY = {"            - {when: in.draft, to: draft-early}\n", "", """
                         draft-early:
                           lamp: 6 flashes
                           next:
                             - {when: not in.W, to: idle}
                             - {when: not in.draft, to: draft-check}
-                """, "", " or state.burner.draft-early", ""},
+                """, "", " or state.burner.draft-early", ""};
+
+    /** By family: what is written and what a board of another kind has there, in turn. */
+    private static final Map<String, String[][]> EDITS = Map.ofEntries(
+            Map.entry("f1-furnace", new String[][] {
+                {"limit-open:\n          outputs: [inducer]", "limit-open:"},
+                NOT_EARLY,
                 {"tries >= 2, to: lockout}\n            - {when: elapsed", "tries >= 4, to: lockout}\n            - {when: elapsed"},
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
                 {"        lockout:\n          lamp", "        lockout:\n          outputs: [inducer]\n          lamp"}}),
@@ -64,13 +67,7 @@ final class Strangers {
                 {"        frozen:\n          outputs: [indoor-fan]", "        frozen:\n          outputs: [indoor-fan, permit]"},
                 {"        hot:\n          outputs: [outdoor-fan]", "        hot:"}}),
             Map.entry("f14-rooftop", new String[][] {
-                {"            - {when: in.draft, to: draft-early}\n", "", """
-                        draft-early:
-                          lamp: 6 flashes
-                          next:
-                            - {when: not in.W, to: idle}
-                            - {when: not in.draft, to: draft-check}
-                """, "", " or state.burner.draft-early", ""},
+                NOT_EARLY,
                 {"trial-time and tries >= 2", "trial-time and tries >= 1"},
                 {"        limit-open:\n          outputs: [reply, inducer]", "        limit-open:\n          outputs: [reply]"},
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},

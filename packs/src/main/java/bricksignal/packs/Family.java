@@ -78,14 +78,23 @@ public final class Family {
      * @throws PackException if it has no such choice or option, or they do not go together
      */
     public String text(Map<String, String> chosen) {
-        Map<String, String> whole = new Choices(root()).whole(chosen);
-        return flat.computeIfAbsent(whole, way -> FlatText.of(PackReader.flat(document, way).root()));
+        return flat.computeIfAbsent(whole(chosen), way -> FlatText.of(flatDocument(way).root()));
+    }
+
+    /** What is asked for, and the usual option of every choice that it leaves open. */
+    public Map<String, String> whole(Map<String, String> asked) {
+        return new Choices(root()).whole(asked);
+    }
+
+    /** Its flat document, of which each value knows the line where its author said it. */
+    Document flatDocument(Map<String, String> way) {
+        return PackReader.flat(document, way);
     }
 
     private List<Composition> composed() {
         List<Map<String, String>> ways = Choices.all(root());
         return ways.stream().map(way -> {
-            Section composition = section(PackReader.flat(document, way));
+            Section composition = section(flatDocument(way));
             flat.computeIfAbsent(way, key -> FlatText.of(composition.node()));
             Map<String, List<String>> traits = new LinkedHashMap<>();
             composition.at("traits").children().keySet().forEach(trait -> traits.put(trait, composition.at("traits").texts(trait)));

@@ -57,8 +57,8 @@ public final class PackReader {
      * @param progress told now and then which share of the work is done, 0 to 1; what it throws breaks the work off
      */
     public static UnitModel check(Family family, DoubleConsumer progress) {
-        family.compositions().stream().filter(way -> !way.usual()).forEach(way -> read(family.text(way.choices())));
-        return check(flat(family.source(), Map.of()), progress);
+        family.compositions().stream().filter(way -> !way.usual()).forEach(way -> read(family.flatDocument(way.choices())));
+        return check(family.flatDocument(Map.of()), progress);
     }
 
     /** The same with other options chosen: option by choice. */

@@ -33,7 +33,7 @@ class MendedFamiliesTest {
     @Test
     void weldedBlowerRelayHeatsAndTheBlowerNeverStops() {
         Timeline run = Compiled.of("f3-vehicle").with("board-fan-on");
-        assertThat(ever(run, "flame >= 0.5", 0)).isTrue();
+        assertThat(F1.ever(run, "flame >= 0.5")).isTrue();
         assertThat(run.share(F1.when("air >= 0.5"), 500, 670)).as("a minute and more after the call").isEqualTo(1);
     }
 
@@ -42,7 +42,7 @@ class MendedFamiliesTest {
         UnitModel model = PackReader.read(PackLibrary.text("f3-vehicle", Map.of("sail", "first")));
         Fault welded = model.fault("board-fan-on");
         Timeline run = VirtualUnit.of(model, welded.in(model.machine())).usualRun();
-        assertThat(ever(run, "flame >= 0.5", 0)).isFalse();
+        assertThat(F1.ever(run, "flame >= 0.5")).isFalse();
         assertThat(lampEver(run, "board", "2 flashes")).isTrue();
     }
 
@@ -51,7 +51,7 @@ class MendedFamiliesTest {
     @CsvSource({"battery-low", "ground-bad"})
     void weakSupplyDropsTheValveOut(String fault) {
         Compiled unit = Compiled.of("f3-vehicle");
-        assertThat(ever(unit.with(fault), "flame >= 0.5", 0)).isFalse();
+        assertThat(F1.ever(unit.with(fault), "flame >= 0.5")).isFalse();
         assertThat(unit.shows(fault, "v.PLUS.purge")).isBetween(9.0, 10.5);
         assertThat(lampEver(unit.with(fault), "board", "8 flashes")).isTrue();
     }
@@ -81,7 +81,7 @@ class MendedFamiliesTest {
     @ParameterizedTest
     @CsvSource({"charge-low", "filter-clogged"})
     void lowChargeAndNoAirBothMakeIce(String fault) {
-        assertThat(ever(Compiled.of("f12-minisplit").with(fault), "state.indoor.frozen", 0)).isTrue();
+        assertThat(F1.ever(Compiled.of("f12-minisplit").with(fault), "state.indoor.frozen")).isTrue();
     }
 
     @Test
@@ -139,7 +139,7 @@ class MendedFamiliesTest {
     void unitForTwoHundredThirtyVoltsRunsOnItsOwnTap() {
         UnitModel model = PackReader.read(PackLibrary.text("f14-rooftop", Map.of("voltage", "v230")));
         Timeline run = VirtualUnit.of(model, model.machine()).usualRun();
-        assertThat(ever(run, "flame >= 0.5", 0)).isTrue();
+        assertThat(F1.ever(run, "flame >= 0.5")).isTrue();
         assertThat(run.at(8).unit().solution().rms("R", "COM")).isBetween(26.5, 28.5);
     }
 }

@@ -115,6 +115,13 @@ public final class Client {
         return jobAt(unit, complaint);
     }
 
+    /** A visit that can be opened. */
+    public JsonNode opened(String visit) {
+        Reply reply = get("/api/visits/" + visit);
+        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
+        return reply.json();
+    }
+
     public JsonNode jobs() {
         return get("/api/jobs?day=" + LocalDate.now()).json();
     }

@@ -29,12 +29,6 @@ class KeptTest {
         ines = server.logIn("ines");
     }
 
-    private JsonNode page(String visit) {
-        Client.Reply reply = ines.get("/api/visits/" + visit);
-        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
-        return reply.json();
-    }
-
     private void stored(String visit, int format, String kind, String content) {
         database.run("insert into evidence (id, visit_id, account_id, kind, format, content, made_at) select ?, ?, id, ?, ?, ?, now() "
                 + "from account where login = 'ines'", UUID.randomUUID(), UUID.fromString(visit), kind, format, content);
@@ -53,7 +47,7 @@ class KeptTest {
         stored(visit, 1, "ANSWER", "{\"kind\":\"ANSWER\",\"test\":\"see-glow\",\"yes\":false," + rest);
         stored(visit, 1, "EVENT", "{\"kind\":\"EVENT\",\"channel\":\"inducer\",\"begins\":true,\"seconds\":2.0," + rest);
         stored(visit, 1, "RESET", "{\"kind\":\"RESET\",\"yes\":true," + rest);
-        JsonNode page = page(visit).get("page");
+        JsonNode page = ines.opened(visit).get("page");
         assertThat(page.get("log")).hasSize(6);
         page.get("log").forEach(line -> assertThat(line.get("what").asString()).doesNotContain("Not understood"));
         assertThat(page.get("suspects").get(0).get("id").asString()).isEqualTo("igniter-open");
@@ -68,7 +62,7 @@ class KeptTest {
         stored(visit, 2, "SNIFFED", "{\"kind\":\"SNIFFED\",\"ppm\":40}");
         stored(visit, 7, "NOTE", "{\"kind\":\"NOTE\",\"text\":\"from the future\"}");
         stored(visit, 2, "NOTE", "no JSON at all");
-        JsonNode log = page(visit).get("page").get("log");
+        JsonNode log = ines.opened(visit).get("page").get("log");
         assertThat(log).hasSize(5);
         assertThat(log.get(2).get("what").asString()).contains("Not understood any more").contains("SNIFFED");
         assertThat(log.get(2).get("found").asString()).contains("\"ppm\":40");
@@ -90,7 +84,7 @@ class KeptTest {
         ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
         olderPack(visit, PackLibrary.text("f1-furnace").replace("label: hot-surface igniter", "label: igniter as it was called")
                 .replace("ohms-igniter: ", "ohms-glow: "));
-        JsonNode view = page(visit);
+        JsonNode view = ines.opened(visit);
         assertThat(view.get("newerPack").toString()).contains("ohms-glow").contains("ADDED").contains("TAKEN_OUT");
         assertThat(view.get("page").get("log").get(0).get("what").asString()).as("the old pack has no such test").contains(
                 "Not understood");
@@ -106,10 +100,10 @@ class KeptTest {
         String visit = ines.job("old pack");
         ines.add(visit, entry("PATTERN", "pattern", "7 flashes"));
         olderPack(visit, PackLibrary.text("f1-furnace").replace("title: ", "title: Once "));
-        page(visit);
+        ines.opened(visit);
         assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "x")).status())
                 .isEqualTo(200);
-        JsonNode view = page(visit);
+        JsonNode view = ines.opened(visit);
         assertThat(view.get("unit").get("title").asString()).startsWith("Once ");
         assertThat(view.get("newerPack").isNull()).as("nobody goes over").isTrue();
         assertThat(ines.post("/api/visits/" + visit + "/pack", Map.of()).status()).isEqualTo(409);
@@ -120,7 +114,7 @@ class KeptTest {
         String visit = ines.job("no pack");
         ines.add(visit, entry("NOTE", "text", "the hose was off"));
         olderPack(visit, "pack: f1-furnace\nnonsense: true\n");
-        JsonNode view = page(visit);
+        JsonNode view = ines.opened(visit);
         assertThat(view.get("page").isNull()).isTrue();
         assertThat(view.get("raw").get(0).get("text").asString()).contains("the hose was off");
     }
@@ -138,21 +132,21 @@ class KeptTest {
         for (String body : new String[] {"{}", "{\"decided\":\"x\"}", "{\"outcome\":null,\"decided\":\"x\"}", "{\"outcome\":\"FIXED\"}"}) {
             assertThat(ines.post("/api/visits/" + visit + "/close", body).status()).as(body).isEqualTo(422);
         }
-        assertThat(page(visit).get("job").get("state").asString()).isNotEqualTo("CLOSED");
+        assertThat(ines.opened(visit).get("job").get("state").asString()).isNotEqualTo("CLOSED");
     }
 
     @Test
     void technicianOpensAgainTheSameDayAndTheLeadAlways() {
         String visit = ines.job("again");
         ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "later"));
-        assertThat(page(visit).get("mayReopen").asBoolean()).isTrue();
+        assertThat(ines.opened(visit).get("mayReopen").asBoolean()).isTrue();
         JsonNode open = ines.post("/api/visits/" + visit + "/reopen", Map.of("reason", "came back")).json();
         assertThat(open.get("job").get("state").asString()).isEqualTo("OPEN");
         assertThat(open.get("events").get(1).get("note").asString()).contains("came back").contains("later");
         assertThat(ines.add(visit, entry("NOTE", "text", "x")).status()).isEqualTo(200);
         ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done"));
         database.run("update visit set closed_at = closed_at - interval '2 days' where id = ?", UUID.fromString(visit));
-        assertThat(page(visit).get("mayReopen").asBoolean()).isFalse();
+        assertThat(ines.opened(visit).get("mayReopen").asBoolean()).isFalse();
         assertThat(ines.post("/api/visits/" + visit + "/reopen", Map.of("reason", "x")).status()).isEqualTo(409);
         assertThat(server.logIn("odile").post("/api/visits/" + visit + "/reopen", Map.of("reason", "x")).status()).isEqualTo(200);
     }

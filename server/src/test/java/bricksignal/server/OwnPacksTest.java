@@ -45,12 +45,6 @@ class OwnPacksTest {
         throw new AssertionError("there is no pack " + id);
     }
 
-    private JsonNode opened(String visit) {
-        Client.Reply reply = odile.get("/api/visits/" + visit);
-        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
-        return reply.json();
-    }
-
     @Test
     void packIsKeptInVersionsFollowedAndWithdrawn() {
         String source = odile.get("/api/packs/f9-airhandler/source").body();
@@ -63,7 +57,7 @@ class OwnPacksTest {
 
         String unit = unit("f9-ours").json().get("id").asString();
         String visit = odile.jobAt(unit, "no air");
-        JsonNode begun = opened(visit);
+        JsonNode begun = odile.opened(visit);
         assertThat(begun.get("page").get("suspects")).isNotEmpty();
 
         String other = text.replaceFirst("title: .*", "title: Ours, the second");
@@ -73,12 +67,12 @@ class OwnPacksTest {
         assertThat(own("f9-ours").get("used").asInt()).isEqualTo(2);
         assertThat(own("f9-ours").get("units").asInt()).isEqualTo(1);
         assertThat(odile.get("/api/own-packs/f9-ours/1.yaml").body()).isEqualTo(text);
-        assertThat(opened(visit).get("page").get("suspects")).as("the visit goes on with what it was begun with").isNotEmpty();
+        assertThat(odile.opened(visit).get("page").get("suspects")).as("the visit goes on with what it was begun with").isNotEmpty();
 
         assertThat(odile.post("/api/own-packs/f9-ours/withdraw", Map.of()).json().get("withdrawn").asBoolean()).isTrue();
         assertThat(families()).doesNotContain("f9-ours");
         assertThat(unit("f9-ours").status()).as("no other unit follows it").isEqualTo(422);
-        assertThat(opened(odile.jobAt(unit, "no air again")).get("page").get("suspects")).as("those that do go on").isNotEmpty();
+        assertThat(odile.opened(odile.jobAt(unit, "no air again")).get("page").get("suspects")).as("those that do go on").isNotEmpty();
 
         assertThat(odile.post("/api/own-packs/f9-ours/use/1", Map.of()).json().get("used").asInt()).isEqualTo(1);
         assertThat(families()).contains("f9-ours");

@@ -47,12 +47,6 @@ class RestartTest {
         }
     }
 
-    private static JsonNode page(Client client, String visit) {
-        Client.Reply reply = client.get("/api/visits/" + visit);
-        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
-        return reply.json().get("page");
-    }
-
     /** What the runs of a composition showed is kept; what does not fit is run anew. */
     @Test
     void compositionThatWasRunIsNotRunAgainAndRecordsOfAnotherUnitAreNotBelieved() {
@@ -65,17 +59,17 @@ class RestartTest {
                 String unit = ines.post("/api/units", Map.of("siteName", "Shed", "label", "Air handler", "location", "loft", "pack",
                         "f9-airhandler", "choices", Map.of("voltage", "two-legs"))).json().get("id").asString();
                 visit = ines.jobAt(unit, "no air");
-                before = page(ines, visit);
+                before = ines.opened(visit).get("page");
             }
             String engine = database.column("select engine from pack_records").get(0);
             assertThat(engine).hasSize(64);
             database.run("update pack_records set content = ?", "nothing of this unit");
             try (RunningServer.Instance second = RunningServer.Instance.on(cluster)) {
-                assertThat(page(second.logIn("ines"), visit).equals(before)).isTrue();
+                assertThat(second.logIn("ines").opened(visit).get("page").equals(before)).isTrue();
             }
             assertThat(database.column("select content from pack_records").get(0)).as("made anew").hasSizeGreaterThan(1000);
             try (RunningServer.Instance third = RunningServer.Instance.on(cluster)) {
-                assertThat(page(third.logIn("ines"), visit).equals(before)).as("with the records").isTrue();
+                assertThat(third.logIn("ines").opened(visit).get("page").equals(before)).as("with the records").isTrue();
             }
         }
     }

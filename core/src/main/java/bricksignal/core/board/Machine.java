@@ -2,7 +2,6 @@ package bricksignal.core.board;
 
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -46,12 +45,12 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
     public Machine withStuck(Element element) {
         Map<String, Rule> remaining = new LinkedHashMap<>(rules);
         remaining.remove(element.id());
-        return new Machine(exchange(element), remaining, boards, process, parameters, counters, held);
+        return new Machine(circuit.with(element), remaining, boards, process, parameters, counters, held);
     }
 
     /** The same machine with one element exchanged; what moves it stays. */
     public Machine withElement(Element element) {
-        return new Machine(exchange(element), rules, boards, process, parameters, counters, held);
+        return new Machine(circuit.with(element), rules, boards, process, parameters, counters, held);
     }
 
     /** The same machine with an element moved by another rule. */
@@ -97,13 +96,6 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
         Map<String, Double> changed = new LinkedHashMap<>(held);
         changed.put(action, value);
         return new Machine(circuit, rules, boards, process, parameters, counters, changed);
-    }
-
-    private Circuit exchange(Element element) {
-        circuit.element(element.id());
-        List<Element> elements = new ArrayList<>();
-        circuit.elements().forEach(old -> elements.add(old.id().equals(element.id()) ? element : old));
-        return circuit.with(elements);
     }
 
     private static <V> Map<String, V> ordered(Map<String, V> map) {

@@ -1,5 +1,6 @@
 package bricksignal.core.circuit;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -98,6 +99,17 @@ public final class Circuit {
             element.nets().forEach(net -> count.merge(net, 1, Integer::sum));
         }
         return count;
+    }
+
+    /**
+     * The same circuit with one element exchanged for another of its name.
+     *
+     * @throws IllegalArgumentException if there is none of that name
+     */
+    public Circuit with(Element other) {
+        List<Element> exchanged = new ArrayList<>(elements);
+        exchanged.set(position(other.id()), other);
+        return new Circuit(this, exchanged);
     }
 
     /**

@@ -3,19 +3,15 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Expr;
-import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.board.run.SolvedStates;
-import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
-import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -98,13 +94,7 @@ public final class Predictions {
      * @param progress told which share is done, 0 to 1, from several threads; what it throws breaks the work off
      */
     void run(DoubleConsumer progress) {
-        List<Hypothesis> faults = space.faults();
-        Set<HypothesisId> done = ConcurrentHashMap.newKeySet();
-        faults.parallelStream().forEach(fault -> {
-            record(fault.id());
-            done.add(fault.id());
-            progress.accept(done.size() / (double) faults.size());
-        });
+        Abreast.each(space.faults(), fault -> record(fault.id()), progress);
         solved.letFactorsGo();
     }
 
@@ -190,33 +180,14 @@ public final class Predictions {
         return losses.get(run, () -> Loss.of(model, nominal.usualRun(), space.get(run).in(model.machine()), solved.passing()));
     }
 
-    /** A contact of a board, by the condition that closes it, in a unit with a hypothesis in it. */
-    private record Asked(HypothesisId run, Expr closed) {
-    }
-
-    /**
-     * The moments at which the boards of a unit with this hypothesis in it are on the way of a unit in good order, stopped by nothing,
-     * and mean a contact to be closed. A board that has stopped may hold an output or let it go: each kind its own way.
-     */
+    /** The moments at which a unit with a hypothesis in it means a contact of a board to be closed, and nothing has stopped it yet. */
     public Set<String> asked(HypothesisId id, Expr closed) {
-        return asked.get(new Asked(space.get(id).run(), closed), () -> {
-            VirtualUnit unit = passing(id);
-            Set<String> moments = new LinkedHashSet<>();
-            for (Moment moment : model.moments()) {
-                double at = catalogue.seconds(moment.id());
-                Snapshot then = unit.run(moment.scenario()).at(at).unit();
-                if (closed.holds(then.at(at)) && onItsWay(then, nominal.run(moment.scenario()))) {
-                    moments.add(moment.id());
-                }
-            }
+        Asked key = new Asked(space.get(id).run(), closed);
+        return asked.get(key, () -> {
+            Set<String> moments = key.in(passing(id), nominal, catalogue, model.moments());
             solved.letFactorsGo();
             return moments;
         });
-    }
-
-    private static boolean onItsWay(Snapshot unit, Timeline good) {
-        return unit.states().entrySet().stream().allMatch(region -> good.intervals().stream()
-                .anyMatch(interval -> region.getValue().equals(interval.unit().states().get(region.getKey()))));
     }
 
     /** Seconds of running after which a unit with it dies in its usual run; NaN if it never comes on, or never dies. */
@@ -305,13 +276,7 @@ public final class Predictions {
 
     private List<Hypothesis> found(DoubleConsumer progress) {
         List<Fault> all = UnlistedFailures.of(model, nominal);
-        Set<String> done = ConcurrentHashMap.newKeySet();
-        List<Optional<RunRecord>> kept = all.parallelStream().map(failure -> {
-            Optional<RunRecord> record = ofAFailure(failure);
-            done.add(failure.id());
-            progress.accept(done.size() / (double) all.size());
-            return record;
-        }).toList();
+        List<Optional<RunRecord>> kept = Abreast.each(all, this::ofAFailure, progress);
         List<Integer> felt = IntStream.range(0, all.size()).filter(i -> kept.get(i).isPresent()).boxed().toList();
         List<Hypothesis> admitted = space.admit(felt.stream().map(all::get).toList());
         for (int i = 0; i < felt.size(); i++) {

@@ -171,9 +171,7 @@ public final class CommonFailures {
         if (amps < LEAST_AMPS) {
             return 0;
         }
-        Element opened = ((Element.Conductor) most.circuit().element(c.id())).closed(false);
-        List<Element> elements = most.circuit().elements().stream().map(e -> e.id().equals(c.id()) ? opened : e).toList();
-        Solution open = Solution.of(most.circuit().with(elements));
+        Solution open = Solution.of(most.circuit().with(((Element.Conductor) most.circuit().element(c.id())).closed(false)));
         return Math.max(open.rms(c.a(), c.b()), Math.abs(open.directVolts(c.a(), c.b()))) / amps;
     }
 
@@ -220,8 +218,8 @@ public final class CommonFailures {
     }
 
     private void output(String says, String id, Part part, Element.Conductor contact, Effect effect) {
-        if (differs(effect)) {
-            add(id, Message.of(says, Message.said(part.label()), Message.said(model.pointLabel(contact.b()))), part.id(), OUTPUT_WEIGHT, 0,
+        if (!declared(effect) && differs(effect)) {
+            fault(id, Message.of(says, Message.said(part.label()), Message.said(model.pointLabel(contact.b()))), part.id(), OUTPUT_WEIGHT, 0,
                     effect, "failure.remedy.board");
         }
     }
@@ -230,8 +228,8 @@ public final class CommonFailures {
     private void inputs(Part part, Board board) {
         for (Input input : board.inputs()) {
             Effect effect = new Effect.InputDeaf(input.id());
-            if (differs(effect)) {
-                add("deaf." + input.id(), Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
+            if (!declared(effect) && differs(effect)) {
+                fault("deaf." + input.id(), Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
                         INPUT_WEIGHT, 0, effect, "failure.remedy.board");
             }
         }
@@ -351,13 +349,16 @@ public final class CommonFailures {
 
     /** Adds a failure that the pack does not declare itself. */
     private void add(String id, Message label, String part, double weight, double intermittent, Effect effect, String remedy) {
-        boolean declared = effect instanceof Effect.OnElement on && on.mode() == Effect.Mode.RESISTIVE
+        if (!declared(effect)) {
+            fault(id, label, part, weight, intermittent, effect, remedy);
+        }
+    }
+
+    private boolean declared(Effect effect) {
+        return effect instanceof Effect.OnElement on && on.mode() == Effect.Mode.RESISTIVE
                 ? model.faults().stream().anyMatch(f -> touches(f, on.element())
                         && ((Effect.OnElement) f.effects().get(0)).mode() == Effect.Mode.RESISTIVE)
                 : model.faults().stream().anyMatch(f -> f.effects().equals(List.of(effect)));
-        if (!declared) {
-            fault(id, label, part, weight, intermittent, effect, remedy);
-        }
     }
 
     private void fault(String id, Message label, String part, double weight, double intermittent, Effect effect, String remedy) {

@@ -72,7 +72,7 @@ class OwnPackService {
     @Scheduled(fixedDelayString = "PT5S")
     void catchUp() {
         try {
-            list.findAll().stream().filter(pack -> !stateOf(pack).equals(installed.get(pack.name()))).forEach(pack -> install(kept(pack.name())));
+            list.findAll().stream().filter(pack -> !stateOf(pack).equals(installed.get(pack.name()))).forEach(pack -> install(kept(pack)));
         } catch (DataAccessException | TransactionException away) {
             LOG.debug("the database is away; tried again soon", away);
         }
@@ -94,14 +94,18 @@ class OwnPackService {
 
     @Transactional(readOnly = true)
     public List<Kept> all() {
-        return list.findAll().stream().map(pack -> new Kept(pack, versions.findByPackOrderByVersionDesc(pack.name()))).toList();
+        return list.findAll().stream().map(this::kept).toList();
     }
 
     /** A pack of the company. */
     @Transactional(readOnly = true)
     public Kept kept(String name) {
-        return list.findById(name).map(pack -> new Kept(pack, versions.findByPackOrderByVersionDesc(name)))
+        return list.findById(name).map(this::kept)
                 .orElseThrow(() -> new NotHere("There is no pack '" + name + "' of the company."));
+    }
+
+    private Kept kept(OwnPack pack) {
+        return new Kept(pack, versions.findByPackOrderByVersionDesc(pack.name()));
     }
 
     /**

@@ -76,9 +76,8 @@ record Installed(Map<String, Family> families, Map<String, UnitModel> models, Ma
 
     /** The composition of a family with these options, by its digest; the usual option where a choice is not among them. */
     Optional<Map.Entry<String, Composition>> composition(String family, Map<String, String> choices) {
-        Map<String, String> whole = new LinkedHashMap<>();
-        compositions.values().stream().filter(c -> c.usual() && c.family().equals(family)).forEach(usual -> whole.putAll(usual.choices()));
-        whole.putAll(choices);
+        Family known = families.get(family);
+        Map<String, String> whole = known == null ? choices : known.whole(choices);
         return compositions.entrySet().stream().filter(e -> e.getValue().family().equals(family) && e.getValue().choices().equals(whole))
                 .findFirst();
     }

@@ -10,14 +10,12 @@ import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import org.springframework.stereotype.Service;
 
-/** Checks texts that somebody wrote: one at a time, each once, and no longer than some minutes. */
+/** Checks texts that somebody wrote: each once, and no longer than some minutes. */
 @Service
 public class PackChecks {
 
@@ -26,12 +24,8 @@ public class PackChecks {
     private static final int MOST = 40;
 
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
-    private final AsyncCache<String, PackCheck> checks = Caffeine.newBuilder().maximumSize(MOST).buildAsync();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "pack-checks");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService worker = Workers.onAllCoresButOne();
+    private final AsyncCache<String, PackCheck> checks = Caffeine.newBuilder().maximumSize(MOST).executor(worker).buildAsync();
 
     /** Breaks a check off that takes too long. */
     private static final class TookTooLong extends RuntimeException {
@@ -46,7 +40,7 @@ public class PackChecks {
     public PackCheck of(String yaml) {
         String key = Packs.digest(yaml);
         try {
-            return Patience.await(checks.get(key, (text, executor) -> CompletableFuture.supplyAsync(() -> made(text, yaml), worker)),
+            return Patience.await(checks.get(key, text -> made(text, yaml)),
                     () -> progress.getOrDefault(key, 0.0));
         } catch (ExecutionException failed) {
             throw new IllegalStateException("the text " + key + " cannot be checked", failed.getCause());

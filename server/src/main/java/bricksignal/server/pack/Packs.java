@@ -29,8 +29,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.ForkJoinPool;
-import java.util.concurrent.ForkJoinWorkerThread;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
@@ -57,12 +55,7 @@ public class Packs {
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
     private final Cache<UUID, Map<String, String>> choices = Caffeine.newBuilder().maximumSize(MOST_VERSIONS).build();
-    /** Runs are made on all cores but one, which is left for whoever asks for a page meanwhile. */
-    private final ExecutorService worker = new ForkJoinPool(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), pool -> {
-        ForkJoinWorkerThread thread = ForkJoinPool.defaultForkJoinWorkerThreadFactory.newThread(pool);
-        thread.setContextClassLoader(Packs.class.getClassLoader());
-        return thread;
-    }, null, true);
+    private final ExecutorService worker = Workers.onAllCoresButOne();
     private final List<Consumer<String>> dropped = new CopyOnWriteArrayList<>();
     /** Done when the installed families are ready. */
     private final CompletableFuture<Void> warming;
@@ -206,7 +199,7 @@ public class Packs {
         Optional<UnitModel> shipped = Optional.ofNullable(installed().compositions().get(ref.digest())).filter(Composition::usual)
                 .map(Composition::family).filter(PackLibrary.ids()::contains).map(installed().models()::get);
         return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> records.ready(ref.digest(),
-                () -> PackReader.read(textOf(ref)), progress)));
+                PackReader.read(textOf(ref)), progress)));
     }
 
     private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {

@@ -17,7 +17,8 @@ class ProofReports {
 
     private static final int MOST = 40;
 
-    private final AsyncCache<String, List<FaultProof>> reports = Caffeine.newBuilder().maximumSize(MOST).buildAsync();
+    private final AsyncCache<String, List<FaultProof>> reports = Caffeine.newBuilder().maximumSize(MOST)
+            .executor(Workers.onAllCoresButOne()).buildAsync();
 
     /**
      * A fault and its proof.

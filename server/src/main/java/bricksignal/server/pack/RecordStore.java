@@ -5,7 +5,7 @@ import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.function.DoubleConsumer;
-import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -34,25 +34,24 @@ class RecordStore {
      * A unit made ready.
      *
      * @param digest names its text
-     * @param model made of that text when it is needed
+     * @param model made of that text
      * @param progress told now and then which share of the work is done, 0 to 1
      */
-    CompiledPack ready(String digest, Supplier<UnitModel> model, DoubleConsumer progress) {
-        UnitModel read = model.get();
+    CompiledPack ready(String digest, UnitModel model, DoubleConsumer progress) {
         PackRecord known = kept(digest);
         if (known != null && known.engine().equals(PackLibrary.engine())) {
             try {
-                return CompiledPack.of(read, ErrorModel.defaults(), known.content());
+                return CompiledPack.of(model, ErrorModel.defaults(), known.content());
             } catch (IllegalArgumentException ofAnotherUnit) {
                 LOG.warn("the records of {} do not fit it; it is run anew", digest, ofAnotherUnit);
             }
         }
-        CompiledPack made = CompiledPack.of(read, ErrorModel.defaults(), progress);
+        CompiledPack made = CompiledPack.of(model, ErrorModel.defaults(), progress);
         keep(digest, made.records());
         return made;
     }
 
-    private @org.jspecify.annotations.Nullable PackRecord kept(String digest) {
+    private @Nullable PackRecord kept(String digest) {
         try {
             return records.findById(digest).orElse(null);
         } catch (DataAccessException | TransactionException away) {

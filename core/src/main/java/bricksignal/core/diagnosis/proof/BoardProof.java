@@ -128,10 +128,12 @@ final class BoardProof {
             if (interval.isEmpty()) {
                 continue;
             }
+            Circuit closed = interval.get().unit().solution().circuit();
+            Solution without = Solution.of(closed.with(((Element.Conductor) closed.element(contact.id())).closed(false)));
             List<ProofItem> way = new ArrayList<>();
             for (Input input : board.inputs()) {
                 boolean sensed = Boolean.TRUE.equals(interval.get().unit().inputs().get(input.id()));
-                if (sensed && input instanceof Input.Voltage v && !comesOf(contact, v, interval.get().unit().solution())) {
+                if (sensed && input instanceof Input.Voltage v && !comesOfTheOutput(v, without)) {
                     way.add(sensed(v, test -> in(test, run)).strict());
                 }
             }
@@ -145,11 +147,8 @@ final class BoardProof {
         return best;
     }
 
-    /** True for an input that is there only because the contact is closed: it comes of the output and is no need of it. */
-    private static boolean comesOf(Element.Conductor contact, Input.Voltage input, Solution energised) {
-        Circuit there = energised.circuit();
-        Element opened = ((Element.Conductor) there.element(contact.id())).closed(false);
-        Solution without = Solution.of(there.with(there.elements().stream().map(e -> e.id().equals(contact.id()) ? opened : e).toList()));
+    /** True for an input that is gone when the contact alone is opened: it is no need of the output. */
+    private static boolean comesOfTheOutput(Input.Voltage input, Solution without) {
         return without.rms(input.plus(), input.minus()) < input.off();
     }
 

@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis.proof;
 
+import bricksignal.core.diagnosis.Abreast;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
@@ -13,8 +14,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -62,14 +61,7 @@ public final class Provability {
      * @param progress told which share of the work is done, 0 to 1, from several threads; what it throws breaks the work off
      */
     public static List<Session> of(CompiledPack pack, DoubleConsumer progress) {
-        List<Hypothesis> faults = pack.space().faults();
-        Set<HypothesisId> done = ConcurrentHashMap.newKeySet();
-        return faults.parallelStream().map(hypothesis -> {
-            Session session = session(pack, hypothesis);
-            done.add(hypothesis.id());
-            progress.accept(done.size() / (double) faults.size());
-            return session;
-        }).toList();
+        return Abreast.each(pack.space().faults(), hypothesis -> session(pack, hypothesis), progress);
     }
 
     private static Session session(CompiledPack pack, Hypothesis hypothesis) {
