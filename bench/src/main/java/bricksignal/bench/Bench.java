@@ -23,7 +23,7 @@ public final class Bench {
         long seed = Long.parseLong(option(words, "--seed", "1"));
         String what = words.isEmpty() || words.get(0).startsWith("--") ? "diagnosis" : words.get(0);
         Map<String, Object> result = switch (what) {
-            case "diagnosis" -> DiagnosisBench.run(seed, option(words, "--pack", ""), words.contains("--wrong"));
+            case "diagnosis" -> DiagnosisBench.run(seed, option(words, "--pack", ""), words.contains("--wrong"), words.contains("--advice"));
             case "strangers" -> StrangersBench.run(seed, option(words, "--pack", ""), words.contains("--usual"), words.contains("--wrong"));
             case "exact" -> ExactBench.run(seed);
             case "speed" -> SpeedBench.run(seed);

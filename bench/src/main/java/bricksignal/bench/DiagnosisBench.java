@@ -30,14 +30,20 @@ final class DiagnosisBench {
     private final Calibration calibration = new Calibration();
     private final Unknowns unknowns = new Unknowns();
     private final boolean showWrong;
+    private final boolean adviceAlone;
 
-    private DiagnosisBench(boolean showWrong) {
+    private DiagnosisBench(boolean showWrong, boolean adviceAlone) {
         this.showWrong = showWrong;
+        this.adviceAlone = adviceAlone;
     }
 
-    /** Runs and prints; the result is what {@code --json} writes. */
-    static Map<String, Object> run(long seed, String only, boolean showWrong) {
-        DiagnosisBench bench = new DiagnosisBench(showWrong);
+    /**
+     * Runs and prints; the result is what {@code --json} writes.
+     *
+     * @param adviceAlone single faults visited by the advice alone: a twentieth of the whole
+     */
+    static Map<String, Object> run(long seed, String only, boolean showWrong, boolean adviceAlone) {
+        DiagnosisBench bench = new DiagnosisBench(showWrong, adviceAlone);
         Chosen.compositions(only).forEach(composition -> bench.pack(Chosen.name(composition), PackReader.read(Chosen.text(composition)), seed));
         Map<String, Object> result = new LinkedHashMap<>();
         result.put("seed", seed);
@@ -49,6 +55,9 @@ final class DiagnosisBench {
         figures.put("unknown", bench.unknowns.figures());
         result.put("all", figures);
         print("all", bench.all);
+        if (adviceAlone) {
+            return result;
+        }
         bench.allIntermittent.print("", "intermit.");
         bench.allPairs.print("", "pairs");
         bench.calibration.print();
@@ -70,6 +79,11 @@ final class DiagnosisBench {
                 single(loop, pack, fault, seed * 1_000_003 + n * 101L + s, tallies);
             }
             n++;
+        }
+        if (adviceAlone) {
+            packs.put(name, figures(tallies));
+            print(name, tallies);
+            return;
         }
         Tally intermittent = new Tally();
         List<Hypothesis> considered = pack.space().considered();
@@ -96,6 +110,9 @@ final class DiagnosisBench {
     private void single(ClosedLoop loop, CompiledPack pack, Hypothesis fault, long visit, Map<String, Tally> tallies) {
         double prior = fault.prior();
         for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : POLICIES.entrySet()) {
+            if (adviceAlone && !policy.getKey().equals("advice")) {
+                continue;
+            }
             Outcome outcome = policy.getValue().apply(loop, new Technician(pack, fault.id(), visit));
             tallies.get(policy.getKey()).add(outcome, prior);
             all.get(policy.getKey()).add(outcome, prior);

@@ -49,8 +49,10 @@ final class FaultChecks {
             if (!visit.proven() && !hidden.contains(visit.fault())) {
                 root.at("faults").at(visit.fault()).note("the fault '" + visit.fault() + "' can never be proven: when every test is "
                         + "made the visit ends " + visit.status().name().toLowerCase(Locale.ROOT) + ", names " + visit.named()
-                        + " and no test closes " + visit.open().stream().map(FaultChecks::plain).toList(),
-                        "Declare a reading or a check at the part that its rivals " + visit.rivals() + " cannot show as well");
+                        + (visit.open().isEmpty() ? ", too near to its rivals" : " and no test closes " + String.join(", ", visit.open().stream()
+                        .map(FaultChecks::plain).toList())),
+                        "Declare a reading or a check at the part that its rivals " + String.join(", ", visit.rivals().stream()
+                        .map(HypothesisId::text).toList()) + " cannot show as well");
             }
         }
     }
@@ -65,10 +67,14 @@ final class FaultChecks {
                         "Declare the fault that it tells of, or take the code out")));
     }
 
-    /** The key of a message with what it is about; its words are made elsewhere. */
+    /** What a message is about without its words, which are made elsewhere: {@code proof.output-dead} of a valve is "output dead (valve)". */
     private static String plain(Message message) {
-        return message instanceof Message.Keyed keyed
-                ? keyed.key() + keyed.parts().stream().map(FaultChecks::plain).toList() : ((Message.Said) message).text();
+        if (message instanceof Message.Keyed keyed) {
+            String about = String.join(", ", keyed.parts().stream().map(FaultChecks::plain).toList());
+            String key = keyed.key().substring(keyed.key().indexOf('.') + 1).replace('-', ' ');
+            return about.isEmpty() ? key : key + " (" + about + ")";
+        }
+        return message instanceof Message.Said said ? said.text() : message.toString();
     }
 
     private static boolean shows(CompiledPack pack, HypothesisId fault) {

@@ -69,7 +69,9 @@ public final class PackReader {
     private static UnitModel check(Document document, DoubleConsumer progress) {
         UnitModel model = read(document);
         List<PackProblem> problems = new ArrayList<>();
-        FaultChecks.run(new Section(document, document.root(), "", problems), model, progress);
+        Section root = new Section(document, document.root(), "", problems);
+        ToleranceChecks.run(root, model);
+        FaultChecks.run(root, model, progress);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }

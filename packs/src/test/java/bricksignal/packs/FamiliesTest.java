@@ -138,6 +138,22 @@ class FamiliesTest {
         assertThat(d.belief(unit.place("board-data"))).isGreaterThan(0.95);
     }
 
+    /** A stove that heats slower than ours has not shut down yet: that speaks against its fault once, and not at every point measured. */
+    @Test
+    void whatAUnitShowsBeforeItStopsBelongsTogether() {
+        Compiled unit = Compiled.of("f7-stove");
+        Diagnosis d = Diagnosis.of(unit.pack());
+        assertThat(unit.shows("room-fan-stuck", "v.OH.running")).as("the overheat switch has opened").isLessThan(0.1);
+        Diagnosis once = d.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.OH.running")));
+        Diagnosis twice = once.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.over-out.running")));
+        assertThat(odds(once, unit) / odds(d, unit)).isBetween(0.05, 0.2);
+        assertThat(odds(twice, unit) / odds(once, unit)).isBetween(0.8, 1.25);
+    }
+
+    private static double odds(Diagnosis d, Compiled unit) {
+        return d.belief(unit.place("room-fan-stuck")) / d.belief(unit.place("nothing-now"));
+    }
+
     @Test
     void goodDataAtTheMotorAndNoAnswerIsTheMotorModule() {
         // 4.9 V data and no answer is the motor module

@@ -201,6 +201,20 @@ class PackReaderTest {
                 }));
     }
 
+    /** A motor of 0.57 A that is said to turn from 0.5 A on: one with a winding within its tolerance would never turn. */
+    @Test
+    void thresholdThatSoundPartsDoNotReachIsRefused() {
+        String pack = PackLibrary.text("f7-stove");
+        String spoiled = pack.replace("amps.auger >= 0.3 and auger-turns >= 0.5", "amps.auger >= 0.5 and auger-turns >= 0.5");
+        assertThat(spoiled).isNotEqualTo(pack);
+        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
+                assertThat(refused.problems()).anySatisfy(p -> {
+                    assertThat(p.path()).isEqualTo("/channels/auger");
+                    assertThat(p.reason()).contains("20 % more impedance").contains("does not come");
+                    assertThat(p.remedy()).contains("threshold");
+                }));
+    }
+
     @Test
     void faultThatNoVisitCanProveIsRefusedWithWhatIsMissing() {
         String pack = PackLibrary.text("f1-furnace");

@@ -31,6 +31,7 @@ public final class Diagnosis {
     private final List<Observation> observations;
     private final List<double[]> columns;
     private final double[] logs;
+    private final double[] onItsWayLogs;
     private final double[] looseLogs;
     private final Map<HypothesisId, Sum> sums;
     private final Map<HypothesisId, Double> belief = new LinkedHashMap<>();
@@ -54,6 +55,7 @@ public final class Diagnosis {
         this.observations = List.of();
         this.columns = List.of();
         this.logs = space.considered().stream().mapToDouble(h -> Math.log(h.prior())).toArray();
+        this.onItsWayLogs = logs.clone();
         this.looseLogs = logs.clone();
         this.sums = new ConcurrentHashMap<>();
         this.logEvidence = posterior();
@@ -77,12 +79,16 @@ public final class Diagnosis {
         Likelihoods loose = Likelihoods.loose(pack);
         double[] column = new double[before.logs.length];
         this.logs = before.logs.clone();
+        this.onItsWayLogs = before.onItsWayLogs.clone();
         this.looseLogs = before.looseLogs.clone();
         for (int h = 0; h < column.length; h++) {
             HypothesisId then = entry.then(space, space.considered().get(h).id());
-            column[h] = likelihoods.log(entry.together(), then);
-            logs[h] += column[h];
-            looseLogs[h] += loose.log(entry.together(), then);
+            double stopped = likelihoods.log(entry.together(), then, false);
+            double onItsWay = likelihoods.log(entry.together(), then, true);
+            column[h] = Math.max(stopped, onItsWay);
+            logs[h] += stopped;
+            onItsWayLogs[h] += onItsWay;
+            looseLogs[h] += loose.log(entry.together(), then, false);
         }
         List<double[]> more = new ArrayList<>(before.columns);
         more.add(column);
@@ -263,7 +269,8 @@ public final class Diagnosis {
     /** True if a hypothesis explains an observation only as a misread. */
     public boolean contradicts(Observation observation, HypothesisId id) {
         if (observation instanceof Observation.Reading reading) {
-            return pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id), reading.value());
+            return pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id), reading.value())
+                    && pack.errors().onlyAMisread(reading.test(), pack.predictions().before(reading.test(), id), reading.value());
         }
         if (observation instanceof Observation.Answer answer) {
             double yes = ((Prediction.Chance) pack.predictions().of(answer.test(), id)).yes();
@@ -275,10 +282,12 @@ public final class Diagnosis {
     /** Fills in the belief in what is left, likely or not, in log space until the end; the logarithm of the evidence. */
     private double posterior() {
         Map<HypothesisId, Double> all = new LinkedHashMap<>();
+        double[] mixed = new double[logs.length];
         for (int h = 0; h < logs.length; h++) {
-            all.put(space.considered().get(h).id(), logs[h]);
+            mixed[h] = Likelihoods.mixedLogs(logs[h], onItsWayLogs[h]);
+            all.put(space.considered().get(h).id(), mixed[h]);
         }
-        for (PairSearch.Candidate candidate : pairs ? PairSearch.of(space, columns, logs) : List.<PairSearch.Candidate>of()) {
+        for (PairSearch.Candidate candidate : pairs ? PairSearch.of(space, columns, mixed) : List.<PairSearch.Candidate>of()) {
             all.put(candidate.pair(), log(candidate.pair(), Math.log(candidate.prior())));
         }
         double sum = PairSearch.logSum(all.values().stream().mapToDouble(Double::doubleValue).toArray());
@@ -294,7 +303,7 @@ public final class Diagnosis {
         Sum known = sums.getOrDefault(id, new Sum(0, 0));
         double log = known.log();
         for (Evidence.Entry entry : evidence.entries().subList(known.upTo(), evidence.entries().size())) {
-            log += likelihoods.log(entry.together(), entry.then(space, id));
+            log += likelihoods.log(entry.together(), entry.then(space, id), false);
         }
         sums.put(id, new Sum(evidence.entries().size(), log));
         return logPrior + log;

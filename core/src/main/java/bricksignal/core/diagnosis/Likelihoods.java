@@ -15,6 +15,12 @@ final class Likelihoods {
     private static final double FURTHER_TWIN_BY_CHANCE = 0.4;
     private static final double TWIN_BY_SHARED_CAUSE = 0.9;
 
+    /**
+     * A unit whose board keeps other times than ours, or that heats slower, has not stopped yet where ours has, so often (from
+     * memory). What it shows on its way belongs together: it is a state of the whole unit, not a slip of one reading.
+     */
+    private static final double NOT_YET_STOPPED = 0.1;
+
     private final CompiledPack pack;
     private final ErrorModel errors;
     private final double lampMisread;
@@ -35,21 +41,43 @@ final class Likelihoods {
         return new Likelihoods(pack, new ErrorModel(UNLIKE), UNLIKE);
     }
 
+    /** Whether the unit had stopped by then is not known. */
     double of(Observation observation, HypothesisId id) {
+        return mixed(of(observation, id, false), of(observation, id, true));
+    }
+
+    /** The likelihood of what was observed where it is known for a unit that had stopped by then, and for one that had not yet. */
+    static double mixed(double stopped, double onItsWay) {
+        return (1 - NOT_YET_STOPPED) * stopped + NOT_YET_STOPPED * onItsWay;
+    }
+
+    /** The same of logarithms. */
+    static double mixedLogs(double stopped, double onItsWay) {
+        return stopped == onItsWay ? stopped : PairSearch.logSum(new double[] {Math.log(1 - NOT_YET_STOPPED) + stopped,
+                Math.log(NOT_YET_STOPPED) + onItsWay});
+    }
+
+    /**
+     * The likelihood of an observation.
+     *
+     * @param onItsWay whether the unit had not stopped yet where that of the pack has
+     */
+    private double of(Observation observation, HypothesisId id, boolean onItsWay) {
         if (observation instanceof Observation.Reading reading) {
-            return errors.likelihood(reading.test(), pack.predictions().of(reading.test(), id), reading.value());
+            return errors.likelihood(reading.test(), onItsWay ? pack.predictions().before(reading.test(), id)
+                    : pack.predictions().of(reading.test(), id), reading.value());
         }
         if (observation instanceof Observation.Answer answer) {
             return errors.likelihood((Prediction.Chance) pack.predictions().of(answer.test(), id), answer.yes());
         }
         if (observation instanceof Observation.Lamp lamp) {
-            return lamp(lamp, id);
+            return lamp(lamp, id, onItsWay);
         }
         if (observation instanceof Observation.Twin twin) {
             return twin(twin, false, id);
         }
         if (observation instanceof Observation.Earlier earlier) {
-            return earlier(earlier, id);
+            return earlier(earlier, id, onItsWay);
         }
         if (observation instanceof Observation.Died died) {
             return Dying.likelihood(pack, died, pack.space().get(id));
@@ -63,21 +91,25 @@ final class Likelihoods {
         return 1;
     }
 
-    /** Logarithm of the likelihood of the last of some observations that belong together, given the others. */
-    double log(List<Observation> together, HypothesisId id) {
+    /**
+     * Logarithm of the likelihood of the last of some observations that belong together, given the others.
+     *
+     * @param onItsWay whether the unit had not stopped yet where that of the pack has
+     */
+    double log(List<Observation> together, HypothesisId id, boolean onItsWay) {
         Observation last = together.get(together.size() - 1);
         if (last instanceof Observation.Twin twin) {
             boolean further = together.subList(0, together.size() - 1).stream().anyMatch(o -> ((Observation.Twin) o).sameSymptom());
             return Math.log(twin(twin, further, id));
         }
-        return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id));
+        return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id, onItsWay));
     }
 
     /** What comes and goes was as likely there then as it is now; what stays need not have been there yet. */
-    private double earlier(Observation.Earlier earlier, HypothesisId id) {
-        double as = of(earlier.what(), id);
+    private double earlier(Observation.Earlier earlier, HypothesisId id, boolean onItsWay) {
+        double as = of(earlier.what(), id, onItsWay);
         double there = earlier.when().there();
-        return pack.space().get(id).intermittent() ? as : there * as + (1 - there) * of(earlier.what(), pack.space().nothing());
+        return pack.space().get(id).intermittent() ? as : there * as + (1 - there) * of(earlier.what(), pack.space().nothing(), onItsWay);
     }
 
     private double twin(Observation.Twin twin, boolean further, HypothesisId id) {
@@ -86,9 +118,9 @@ final class Likelihoods {
         return twin.sameSymptom() ? same : 1 - same;
     }
 
-    private double lamp(Observation.Lamp lamp, HypothesisId id) {
+    private double lamp(Observation.Lamp lamp, HypothesisId id, boolean onItsWay) {
         Map<LampPattern, Double> shares = lamp.afterReset() ? pack.predictions().lampSharesAfterReset(id, lamp.board())
-                : pack.predictions().lampShares(id, lamp.board());
+                : onItsWay ? pack.predictions().lampSharesBefore(id, lamp.board()) : pack.predictions().lampShares(id, lamp.board());
         double seen = pack.model().chart(lamp.board()).likelihood(shares, lamp.weights());
         return (1 - lampMisread) * seen + lampMisread / (1 + lamp.weights().size());
     }

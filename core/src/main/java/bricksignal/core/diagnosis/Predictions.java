@@ -131,6 +131,23 @@ public final class Predictions {
         return test instanceof Test.Reading reading ? number(h, reading) : new Prediction.Chance(yes(h, (Test.Check) test));
     }
 
+    /** What the hypothesis shows in a reading as long as no board has stopped; what it shows anyway where none does. */
+    Prediction before(Test.Reading test, HypothesisId id) {
+        Hypothesis h = space.get(id);
+        int place = catalogue.place(test);
+        Prediction.Number then = place < 0 ? null : record(h.run()).numbersBefore()[place];
+        if (then == null || then.equals(record(h.run()).numbers()[place])) {
+            return of(test, id);
+        }
+        return h.intermittent() ? new Prediction.Sometimes(then, number(space.nothing(), test), h.duty()) : then;
+    }
+
+    /** The lamps as found before a board has stopped; as found where none does. */
+    Map<LampPattern, Double> lampSharesBefore(HypothesisId id, String board) {
+        return mixed(space.get(id), Known.in(record(space.get(id).run()).foundBefore(), board),
+                Known.in(recorder.nominal().found(), board));
+    }
+
     /** What the unit in good order shows. */
     public Prediction nominal(Test test) {
         return of(test, space.nothing());

@@ -18,7 +18,9 @@ import org.jspecify.annotations.Nullable;
  * found   board, then share and pattern of each that its lamp shows; so reset
  * channel id, then whether it runs before, its stretches, begins and ends
  * peaks   amperes by load, in the order of the record of the unit in good order
+ * first   board, then share and pattern of each that its lamp shows before a board stops
  * numbers mean and sigma by place in the catalogue, - where there is none
+ * before  the same as numbers before a board stops, = where it is as in numbers
  * shares  by place in the catalogue, - where there is none
  * </pre>
  */
@@ -66,20 +68,25 @@ final class RecordText {
         RunRecord r = taken.record();
         line(text, List.of("run", taken.unlisted() ? "unlisted" : "listed", taken.id(), String.valueOf(r.fails())));
         r.found().forEach((board, shares) -> line(text, lamp("found", board, shares, Known.in(good.found(), board))));
+        r.foundBefore().forEach((board, shares) -> line(text, lamp("first", board, shares, Known.in(r.found(), board))));
         r.afterReset().forEach((board, shares) -> line(text, lamp("reset", board, shares, Known.in(good.afterReset(), board))));
         r.channels().forEach((id, run) -> line(text, channel(id, run, Known.in(good.channels(), id))));
         List<String> peaks = new ArrayList<>(List.of("peaks"));
         r.peaks().forEach((load, amps) -> peaks.add(amps.equals(good.peaks().get(load)) ? SAME : String.valueOf(amps)));
         line(text, peaks);
         List<String> numbers = new ArrayList<>(List.of("numbers"));
+        List<String> before = new ArrayList<>(List.of("before"));
         List<String> shares = new ArrayList<>(List.of("shares"));
         for (int i = 0; i < r.numbers().length; i++) {
             Prediction.Number number = r.numbers()[i];
             numbers.add(number == null ? NONE : number.equals(good.numbers()[i]) ? SAME : number.mean() + " " + number.sigma());
+            Prediction.Number then = r.numbersBefore()[i];
+            before.add(then == null || then.equals(number) ? SAME : then.mean() + " " + then.sigma());
             double share = r.shares()[i];
             shares.add(Double.isNaN(share) ? NONE : share == good.shares()[i] ? SAME : String.valueOf(share));
         }
         line(text, numbers);
+        line(text, before);
         line(text, shares);
     }
 
@@ -116,18 +123,22 @@ final class RecordText {
 
     private static Taken taken(List<String[]> lines, RunRecord good) {
         Map<String, Map<LampPattern, Double>> found = new LinkedHashMap<>();
+        Map<String, Map<LampPattern, Double>> first = new LinkedHashMap<>();
         Map<String, Map<LampPattern, Double>> reset = new LinkedHashMap<>();
         Map<String, ChannelRun> channels = new LinkedHashMap<>();
         Map<String, Double> peaks = new LinkedHashMap<>();
         Prediction.@Nullable Number[] numbers = new Prediction.Number[good.numbers().length];
+        Prediction.@Nullable Number[] before = new Prediction.Number[numbers.length];
         double[] shares = new double[good.shares().length];
         for (String[] cells : lines) {
             switch (cells[0]) {
                 case "found" -> found.put(cells[1], lamp(cells, fits(good.found().get(cells[1]), cells)));
+                case "first" -> first.put(cells[1], lamp(cells, fits(found.get(cells[1]), cells)));
                 case "reset" -> reset.put(cells[1], lamp(cells, fits(good.afterReset().get(cells[1]), cells)));
                 case "channel" -> channels.put(cells[1], channel(cells, fits(good.channels().get(cells[1]), cells)));
                 case "peaks" -> peaks(cells, good.peaks(), peaks);
                 case "numbers" -> numbers(cells, good.numbers(), numbers);
+                case "before" -> numbers(cells, numbers, before);
                 case "shares" -> shares(cells, good.shares(), shares);
                 default -> {
                 }
@@ -138,7 +149,7 @@ final class RecordText {
             throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
         }
         return new Taken(run[1].equals("unlisted"), run[2], new RunRecord(found, reset, Boolean.parseBoolean(run[3]), channels, peaks,
-                Map.of(), numbers, shares));
+                Map.of(), numbers, before, first, shares));
     }
 
     private static <T> T fits(@Nullable T good, String[] cells) {

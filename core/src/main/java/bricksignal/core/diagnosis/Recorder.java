@@ -10,9 +10,11 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Takes down what of a run is worth keeping. */
 final class Recorder {
@@ -31,6 +33,7 @@ final class Recorder {
     private final List<Test> tests;
     private final List<String> loads;
     private final RunRecord good;
+    private final Set<Map<String, String>> waysOfGood = new HashSet<>();
 
     Recorder(UnitModel model, ErrorModel errors, TestCatalogue catalogue, VirtualUnit nominal) {
         this.model = model;
@@ -40,6 +43,7 @@ final class Recorder {
         this.tests = catalogue.tests();
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
+        model.watchedScenarios().forEach(s -> nominal.run(s.id()).intervals().forEach(interval -> waysOfGood.add(interval.unit().states())));
         this.good = taken(nominal, false, null, standing(nominal));
     }
 
@@ -120,12 +124,18 @@ final class Recorder {
             Map<String, Solution> standing) {
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
+        Prediction.Number[] before = new Prediction.Number[tests.size()];
+        Map<String, Double> lastMoments = lastMoments(unit);
         double[] shares = new double[tests.size()];
         for (int i = 0; i < numbers.length; i++) {
             shares[i] = Double.NaN;
             if (tests.get(i) instanceof Test.Reading reading) {
                 Prediction.Number number = number(unit, reading);
                 numbers[i] = like != null && number.equals(like.numbers()[i]) ? like.numbers()[i] : number;
+                Double last = lastMoments.get(reading.moment());
+                Prediction.Number then = last == null ? numbers[i] : errors.spread(reading, unit.read(reading,
+                        model.moment(reading.moment()).scenario(), last));
+                before[i] = then.equals(numbers[i]) ? numbers[i] : then;
             } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
                 Moment moment = model.moment(check.moment());
                 shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(moment.id()), moment.span());
@@ -138,12 +148,40 @@ final class Recorder {
             channels.put(channel.id(), like != null && run.equals(like.channels().get(channel.id()))
                     ? like.channels().get(channel.id()) : run);
         });
-        return new RunRecord(found(unit), lamps(unit.usualRun(), 0, to), fails, channels, peaks(unit), standing, numbers, shares);
+        Map<String, Map<LampPattern, Double>> found = found(unit);
+        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
         Moment moment = model.moment(reading.moment());
         return errors.spread(reading, unit.read(reading, moment.scenario(), catalogue.seconds(reading.moment())));
+    }
+
+    /** For each moment at which a board has stopped: a time at which none had yet, in the same run. */
+    private Map<String, Double> lastMoments(VirtualUnit unit) {
+        Map<String, Double> last = new LinkedHashMap<>();
+        for (Moment moment : model.moments()) {
+            Timeline run = unit.run(moment.scenario());
+            double at = catalogue.seconds(moment.id());
+            if (!isOnItsWay(run.at(at))) {
+                run.intervals().stream().filter(interval -> interval.end() <= at && isOnItsWay(interval)).reduce((one, other) -> other)
+                        .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));
+            }
+        }
+        return last;
+    }
+
+    /** The lamps of the usual run until a board stops. */
+    private Map<String, Map<LampPattern, Double>> foundBefore(VirtualUnit unit, Map<String, Map<LampPattern, Double>> found) {
+        Timeline run = unit.usualRun();
+        double call = SequenceModel.callSeconds(model);
+        return run.intervals().stream().filter(interval -> !isOnItsWay(interval)).findFirst().filter(stop -> stop.start() > call)
+                .map(stop -> lamps(run, call, stop.start())).orElse(found);
+    }
+
+    /** True while each board is in a state that it has somewhere in a run of the unit in good order. */
+    private boolean isOnItsWay(Timeline.Interval interval) {
+        return waysOfGood.contains(interval.unit().states());
     }
 
     private Map<String, Map<LampPattern, Double>> lamps(Timeline run, double from, double to) {

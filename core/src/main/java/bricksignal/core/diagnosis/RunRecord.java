@@ -14,9 +14,12 @@ import java.util.Map;
  * @param peaks by load, the most amperes it carries in the usual run
  * @param standing by moment, the solved circuit at that instant; empty where it is not kept
  * @param numbers by place of the test in the catalogue, what a reading shows; null elsewhere
+ * @param numbersBefore the same as numbers, but where a board has stopped by then as the unit was before it stopped
+ * @param foundBefore the same as found before a board stops; found itself where none does
  * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
  */
 record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, boolean fails,
         Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, Solution> standing,
-        Prediction.@org.jspecify.annotations.Nullable Number[] numbers, double[] shares) {
+        Prediction.@org.jspecify.annotations.Nullable Number[] numbers, Prediction.@org.jspecify.annotations.Nullable Number[] numbersBefore,
+        Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {
 }
