@@ -113,6 +113,10 @@ function jump(line: number) {
           {{ p.units === 1 ? 'unit follows it' : 'units follow it' }}
         </span>
       </p>
+      <p v-if="p.unreadable" class="problem" role="alert" :data-test="`unreadable-${p.id}`">
+        Version {{ p.used }} cannot be read since the application was renewed: {{ p.unreadable }}. Its units cannot be
+        opened until an earlier version is used, or this one is opened, corrected and kept again.
+      </p>
       <div class="versions">
         <template v-for="v in p.versions" :key="v.version">
           <button type="button" class="key quiet" @click="open(p.id, v.version)">open {{ v.version }}</button>

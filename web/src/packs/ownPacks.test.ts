@@ -9,6 +9,7 @@ const row = {
   used: 2,
   withdrawn: false,
   units: 1,
+  unreadable: null,
   versions: [
     { version: 2, title: 'Ours', madeAt: '2026-11-26T10:00:00Z' },
     { version: 1, title: 'Ours', madeAt: '2026-11-25T10:00:00Z' },
@@ -98,4 +99,15 @@ it('keeps a sound text, tells the page, and lets an earlier version be used', as
     .trigger('click')
   await settled()
   expect(asked.map(([path]) => path)).toContain('/api/own-packs/ours/use/1')
+})
+
+it('says of a version that cannot be read any more what to do', async () => {
+  Object.assign(row, { unreadable: "line 3, /used: there is no section 'used'" })
+  const view = await page()
+  const said = view.find('[data-test=unreadable-ours]')
+  expect(said.text()).toContain('Version 2 cannot be read')
+  expect(said.text()).toContain("there is no section 'used'")
+  expect(said.text()).toContain('earlier version')
+  Object.assign(row, { unreadable: null })
+  expect((await page()).find('[data-test=unreadable-ours]').exists()).toBe(false)
 })

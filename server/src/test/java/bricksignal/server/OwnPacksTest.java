@@ -7,9 +7,11 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Packs that the lead wrote: kept, followed by units, changed, withdrawn; and texts that nobody should wait for. */
@@ -43,6 +45,29 @@ class OwnPacksTest {
             }
         }
         throw new AssertionError("there is no pack " + id);
+    }
+
+    /** An upgrade may leave a version behind that it cannot read: that is said where the packs are, and nothing follows it by mistake. */
+    @Test
+    void versionThatCannotBeReadAnyMoreIsSaidAndNotUsed() throws InterruptedException {
+        String text = odile.get("/api/packs/f9-airhandler/source").body().replace("pack: f9-airhandler", "pack: f9-stale");
+        assertThat(odile.postText("/api/own-packs", text).json().get("usable").asBoolean()).isTrue();
+        assertThat(own("f9-stale").get("unreadable").isNull()).isTrue();
+        JdbcTemplate database = new JdbcTemplate(server.context().getBean(DataSource.class));
+        database.update("insert into own_pack_version select ?, pack, 2, title, replace(content, 'uses:', 'used:'), made_by, made_at "
+                + "from own_pack_version where pack = 'f9-stale'", UUID.randomUUID());
+        Client.Reply refused = odile.post("/api/own-packs/f9-stale/use/2", Map.of());
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.body()).contains("Version 2").contains("cannot be read any more").contains("line ").contains("keep it as a new version");
+        assertThat(own("f9-stale").get("used").asInt()).isEqualTo(1);
+
+        database.update("update own_pack set used = 2 where name = 'f9-stale'");
+        for (int i = 0; i < 100 && own("f9-stale").get("unreadable").isNull(); i++) {
+            Thread.sleep(200);
+        }
+        assertThat(own("f9-stale").get("unreadable").asString("")).contains("line ");
+        assertThat(odile.post("/api/own-packs/f9-stale/use/1", Map.of()).json().get("unreadable").isNull()).as("an earlier one mends it").isTrue();
+        odile.post("/api/own-packs/f9-stale/withdraw", Map.of());
     }
 
     @Test

@@ -5,6 +5,7 @@ import bricksignal.server.site.SiteService;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -30,8 +31,15 @@ class OwnPackController {
     record OwnVersion(int version, String title, Instant madeAt) {
     }
 
-    /** A pack of the company: the version that its units follow, how many do, and its versions, the newest first. */
-    record OwnPackRow(String id, int used, boolean withdrawn, int units, List<OwnVersion> versions) {
+    /**
+     * A pack of the company.
+     *
+     * @param used the version that its units follow
+     * @param units how many follow it
+     * @param versions the newest first
+     * @param unreadable why the version that is used cannot be read any more; null where it can
+     */
+    record OwnPackRow(String id, int used, boolean withdrawn, int units, List<OwnVersion> versions, @Nullable String unreadable) {
     }
 
     @GetMapping("/api/own-packs")
@@ -67,6 +75,7 @@ class OwnPackController {
 
     private OwnPackRow row(OwnPackService.Kept kept) {
         return new OwnPackRow(kept.pack().name(), kept.pack().used(), kept.pack().withdrawn(), sites.unitsOf(kept.pack().name()),
-                kept.versions().stream().map(v -> new OwnVersion(v.version(), v.title(), v.madeAt())).toList());
+                kept.versions().stream().map(v -> new OwnVersion(v.version(), v.title(), v.madeAt())).toList(),
+                service.unreadable(kept.pack().name()));
     }
 }

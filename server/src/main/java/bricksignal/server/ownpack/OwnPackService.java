@@ -3,6 +3,7 @@ package bricksignal.server.ownpack;
 import bricksignal.packs.Family;
 import bricksignal.packs.PackException;
 import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.pack.PackCheck;
 import bricksignal.server.pack.PackChecks;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
@@ -38,6 +40,7 @@ class OwnPackService {
     private final TransactionTemplate transaction;
     private final Clock clock = Clock.systemUTC();
     private final Map<String, State> installed = new ConcurrentHashMap<>();
+    private final Map<String, String> unreadable = new ConcurrentHashMap<>();
 
     OwnPackService(OwnPackList list, OwnPackVersions versions, SessionAccounts accounts, Packs packs, PackChecks checks,
             TransactionTemplate transaction) {
@@ -81,15 +84,23 @@ class OwnPackService {
     private synchronized void install(Kept kept) {
         OwnPack pack = kept.pack();
         installed.put(pack.name(), stateOf(pack));
+        unreadable.remove(pack.name());
         try {
             packs.install(Family.of(kept.version(pack.used()).content()), !pack.withdrawn());
         } catch (PackException outOfDate) {
+            unreadable.put(pack.name(), outOfDate.problems().get(0).toString());
             LOG.warn("The pack {} cannot be read any more: {}", pack.name(), outOfDate.problems());
         }
     }
 
     private static State stateOf(OwnPack pack) {
         return new State(pack.used(), pack.withdrawn());
+    }
+
+    /** Why the version that units of a pack follow cannot be read: it was kept by another version of the application; null where it can. */
+    @Nullable
+    String unreadable(String name) {
+        return unreadable.get(name);
     }
 
     @Transactional(readOnly = true)
@@ -139,8 +150,18 @@ class OwnPackService {
         pack.use(last.version());
     }
 
-    /** Its units follow that version from now on, an earlier one too. */
+    /**
+     * Its units follow that version from now on, an earlier one too.
+     *
+     * @throws Conflict if this version of the application cannot read it
+     */
     Kept use(String name, int version) {
+        try {
+            PackReader.read(Family.of(kept(name).version(version).content()).text(Map.of()));
+        } catch (PackException outOfDate) {
+            throw new Conflict("Version " + version + " of the pack '" + name + "' cannot be read any more: " + outOfDate.problems().get(0)
+                    + " Open it, correct it and keep it as a new version.");
+        }
         transaction.executeWithoutResult(status -> {
             Kept kept = kept(name);
             kept.version(version);
