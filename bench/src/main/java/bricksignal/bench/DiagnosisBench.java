@@ -21,9 +21,9 @@ final class DiagnosisBench {
 
     private static final int SEEDS = 5;
     private static final int PAIRS = 60;
-    private static final Map<String, BiFunction<ClosedLoop, Technician, Outcome>> POLICIES = policies();
 
-    private final Map<String, Tally> all = tallies();
+    private final Map<String, BiFunction<ClosedLoop, Technician, Outcome>> policies;
+    private final Map<String, Tally> all;
     private final Map<String, Object> packs = new LinkedHashMap<>();
     private final Tally allIntermittent = new Tally();
     private final Tally allPairs = new Tally();
@@ -35,6 +35,8 @@ final class DiagnosisBench {
     private DiagnosisBench(boolean showWrong, boolean adviceAlone) {
         this.showWrong = showWrong;
         this.adviceAlone = adviceAlone;
+        this.policies = adviceAlone ? Map.of("advice", ClosedLoop::advised) : policies();
+        this.all = tallies();
     }
 
     /**
@@ -49,24 +51,28 @@ final class DiagnosisBench {
         result.put("seed", seed);
         result.put("packs", bench.packs);
         Map<String, Object> figures = figures(bench.all);
-        figures.put("intermittent", bench.allIntermittent.figures());
-        figures.put("pairs", bench.allPairs.figures());
-        figures.put("calibration", bench.calibration.figures());
-        figures.put("unknown", bench.unknowns.figures());
         result.put("all", figures);
         print("all", bench.all);
-        if (adviceAlone) {
-            return result;
+        if (!adviceAlone) {
+            bench.beyondSingles(figures);
         }
-        bench.allIntermittent.print("", "intermit.");
-        bench.allPairs.print("", "pairs");
-        bench.calibration.print();
-        bench.unknowns.print();
-        double advice = bench.all.get("advice").meanCost();
-        System.out.printf("cost of the advice over: chart %.3f, sequence until sure %.3f, everything in sequence %.3f, knowing %.3f%n",
-                advice / bench.all.get("chart").meanCost(), advice / bench.all.get("sequence").meanCost(),
-                advice / bench.all.get("everything").meanCost(), advice / bench.all.get("knowing").meanCost());
         return result;
+    }
+
+    /** What was measured beside single faults led by the advice. */
+    private void beyondSingles(Map<String, Object> figures) {
+        figures.put("intermittent", allIntermittent.figures());
+        figures.put("pairs", allPairs.figures());
+        figures.put("calibration", calibration.figures());
+        figures.put("unknown", unknowns.figures());
+        allIntermittent.print("", "intermit.");
+        allPairs.print("", "pairs");
+        calibration.print();
+        unknowns.print();
+        double advice = all.get("advice").meanCost();
+        System.out.printf("cost of the advice over: chart %.3f, sequence until sure %.3f, everything in sequence %.3f, knowing %.3f%n",
+                advice / all.get("chart").meanCost(), advice / all.get("sequence").meanCost(),
+                advice / all.get("everything").meanCost(), advice / all.get("knowing").meanCost());
     }
 
     private void pack(String name, UnitModel model, long seed) {
@@ -80,11 +86,22 @@ final class DiagnosisBench {
             }
             n++;
         }
-        if (adviceAlone) {
-            packs.put(name, figures(tallies));
-            print(name, tallies);
-            return;
+        Map<String, Object> figures = figures(tallies);
+        packs.put(name, figures);
+        print(name, tallies);
+        if (!adviceAlone) {
+            beyondSingles(loop, pack, seed, n, figures);
+            unknowns.add(model, seed);
         }
+    }
+
+    /**
+     * Faults that come and go, and pairs.
+     *
+     * @param from the number of the first visit
+     */
+    private void beyondSingles(ClosedLoop loop, CompiledPack pack, long seed, int from, Map<String, Object> figures) {
+        int n = from;
         Tally intermittent = new Tally();
         List<Hypothesis> considered = pack.space().considered();
         for (Hypothesis h : considered.subList(pack.space().faults().size(), considered.size())) {
@@ -97,22 +114,15 @@ final class DiagnosisBench {
             n++;
         }
         Tally pairs = pairs(loop, pack, seed);
-        unknowns.add(model, seed);
-        Map<String, Object> figures = figures(tallies);
         figures.put("intermittent", intermittent.figures());
         figures.put("pairs", pairs.figures());
-        packs.put(name, figures);
-        print(name, tallies);
         intermittent.print("", "intermit.");
         pairs.print("", "pairs");
     }
 
     private void single(ClosedLoop loop, CompiledPack pack, Hypothesis fault, long visit, Map<String, Tally> tallies) {
         double prior = fault.prior();
-        for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : POLICIES.entrySet()) {
-            if (adviceAlone && !policy.getKey().equals("advice")) {
-                continue;
-            }
+        for (Map.Entry<String, BiFunction<ClosedLoop, Technician, Outcome>> policy : policies.entrySet()) {
             Outcome outcome = policy.getValue().apply(loop, new Technician(pack, fault.id(), visit));
             tallies.get(policy.getKey()).add(outcome, prior);
             all.get(policy.getKey()).add(outcome, prior);
@@ -174,9 +184,9 @@ final class DiagnosisBench {
         return policies;
     }
 
-    private static Map<String, Tally> tallies() {
+    private Map<String, Tally> tallies() {
         Map<String, Tally> tallies = new LinkedHashMap<>();
-        POLICIES.keySet().forEach(policy -> tallies.put(policy, new Tally()));
+        policies.keySet().forEach(policy -> tallies.put(policy, new Tally()));
         return tallies;
     }
 

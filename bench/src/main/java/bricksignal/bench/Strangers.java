@@ -205,8 +205,7 @@ final class Strangers {
         } else if (element instanceof Element.DirectSource s) {
             return machine.withElement(new Element.DirectSource(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY, random), s.ohms()));
         } else if (element instanceof Element.Load l && Double.isFinite(l.ohms())) {
-            double factor = off(PART, random);
-            return machine.withElement(new Element.Load(l.id(), l.a(), l.b(), l.ohms() * factor, l.reactanceOhms() * factor));
+            return machine.withElement(l.scaled(off(PART, random)));
         } else if (element instanceof Element.Capacitor c) {
             return machine.withElement(new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * off(c.farads() > 1e-7 ? 0.06 : 0.6, random)));
         }

@@ -37,9 +37,6 @@ final class Tally {
     }
 
     void print(String pack, String name) {
-        if (runs == 0) {
-            return;
-        }
         System.out.printf("%-12s %-10s %6d %6.1f%% %10.2f%% %6.1f %8.1f %8.1f%n", pack, name, runs, 100 * right(),
                 100 * falseBoard(), tests / weight, minutes / weight, cost / weight);
     }

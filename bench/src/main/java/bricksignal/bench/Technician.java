@@ -217,8 +217,7 @@ final class Technician {
                 varied = varied.withElement(new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * off(SUPPLY_TOLERANCE),
                         s.degrees(), s.ohms()));
             } else if (element instanceof Element.Load l && l.reactanceOhms() >= 0 && l.ohms() < 1000) {
-                double factor = off(PART_TOLERANCE);
-                varied = varied.withElement(new Element.Load(l.id(), l.a(), l.b(), l.ohms() * factor, l.reactanceOhms() * factor));
+                varied = varied.withElement(l.scaled(off(PART_TOLERANCE)));
             } else if (element instanceof Element.Capacitor c && c.farads() > 1e-7) {
                 varied = varied.withElement(new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * off(PART_TOLERANCE)));
             }

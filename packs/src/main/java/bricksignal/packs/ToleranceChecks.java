@@ -41,8 +41,7 @@ final class ToleranceChecks {
         Machine scaled = machine;
         for (Element element : machine.circuit().elements()) {
             if (element instanceof Element.Load load && Double.isFinite(load.ohms())) {
-                scaled = scaled.withElement(new Element.Load(load.id(), load.a(), load.b(), load.ohms() * factor,
-                        load.reactanceOhms() * factor));
+                scaled = scaled.withElement(load.scaled(factor));
             }
         }
         return scaled;

@@ -76,7 +76,7 @@ public sealed interface Effect {
 
         private Element scaled(Element e) {
             if (e instanceof Element.Load l) {
-                return new Element.Load(l.id(), l.a(), l.b(), l.ohms() * value, l.reactanceOhms() * value);
+                return l.scaled(value);
             } else if (e instanceof Element.Capacitor c) {
                 return new Element.Capacitor(c.id(), c.a(), c.b(), c.farads() * value);
             } else if (e instanceof Element.Source s) {

@@ -87,6 +87,15 @@ public sealed interface Element {
             Guard.atLeast(id, "reactanceOhms", reactanceOhms, 0);
         }
 
+        /**
+         * The same with so many times its impedance.
+         *
+         * @param factor above 0
+         */
+        public Load scaled(double factor) {
+            return new Load(id, a, b, ohms * factor, reactanceOhms * factor);
+        }
+
         @Override
         public List<String> nets() {
             return List.of(a, b);

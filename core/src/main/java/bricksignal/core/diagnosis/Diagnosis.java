@@ -84,7 +84,7 @@ public final class Diagnosis {
         for (int h = 0; h < column.length; h++) {
             HypothesisId then = entry.then(space, space.considered().get(h).id());
             double stopped = likelihoods.log(entry.together(), then, false);
-            double onItsWay = likelihoods.log(entry.together(), then, true);
+            double onItsWay = Likelihoods.tells(observation) ? likelihoods.log(entry.together(), then, true) : stopped;
             column[h] = Math.max(stopped, onItsWay);
             logs[h] += stopped;
             onItsWayLogs[h] += onItsWay;

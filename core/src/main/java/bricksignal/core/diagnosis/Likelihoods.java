@@ -43,15 +43,17 @@ final class Likelihoods {
 
     /** Whether the unit had stopped by then is not known. */
     double of(Observation observation, HypothesisId id) {
-        return mixed(of(observation, id, false), of(observation, id, true));
+        double stopped = of(observation, id, false);
+        return tells(observation) ? (1 - NOT_YET_STOPPED) * stopped + NOT_YET_STOPPED * of(observation, id, true) : stopped;
     }
 
-    /** The likelihood of what was observed where it is known for a unit that had stopped by then, and for one that had not yet. */
-    static double mixed(double stopped, double onItsWay) {
-        return (1 - NOT_YET_STOPPED) * stopped + NOT_YET_STOPPED * onItsWay;
+    /** True for what a unit that has stopped may show otherwise than one that has not yet; anything else is as likely in both. */
+    static boolean tells(Observation observation) {
+        return observation instanceof Observation.Reading || observation instanceof Observation.Lamp
+                || observation instanceof Observation.Earlier earlier && tells(earlier.what());
     }
 
-    /** The same of logarithms. */
+    /** Logarithm of the likelihood where it is not known whether the unit had stopped, from those where it had and where it had not. */
     static double mixedLogs(double stopped, double onItsWay) {
         return stopped == onItsWay ? stopped : PairSearch.logSum(new double[] {Math.log(1 - NOT_YET_STOPPED) + stopped,
                 Math.log(NOT_YET_STOPPED) + onItsWay});

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -128,7 +129,7 @@ public final class Predictions {
         if (test instanceof Test.Sequence) {
             return new Prediction.Choice(story.told(record(h.run()), h.duty()));
         }
-        return test instanceof Test.Reading reading ? number(h, reading) : new Prediction.Chance(yes(h, (Test.Check) test));
+        return test instanceof Test.Reading reading ? number(h, reading, number(h.run(), reading)) : new Prediction.Chance(yes(h, (Test.Check) test));
     }
 
     /** What the hypothesis shows in a reading as long as no board has stopped; what it shows anyway where none does. */
@@ -136,16 +137,7 @@ public final class Predictions {
         Hypothesis h = space.get(id);
         int place = catalogue.place(test);
         Prediction.Number then = place < 0 ? null : record(h.run()).numbersBefore()[place];
-        if (then == null || then.equals(record(h.run()).numbers()[place])) {
-            return of(test, id);
-        }
-        return h.intermittent() ? new Prediction.Sometimes(then, number(space.nothing(), test), h.duty()) : then;
-    }
-
-    /** The lamps as found before a board has stopped; as found where none does. */
-    Map<LampPattern, Double> lampSharesBefore(HypothesisId id, String board) {
-        return mixed(space.get(id), Known.in(record(space.get(id).run()).foundBefore(), board),
-                Known.in(recorder.nominal().found(), board));
+        return then == null ? of(test, id) : number(h, test, then);
     }
 
     /** What the unit in good order shows. */
@@ -172,14 +164,21 @@ public final class Predictions {
 
     /** The patterns that a board's lamp shows when it is found, with their shares of the time. */
     public Map<LampPattern, Double> lampShares(HypothesisId id, String board) {
-        return mixed(space.get(id), Known.in(record(space.get(id).run()).found(), board),
-                Known.in(recorder.nominal().found(), board));
+        return lamp(id, board, RunRecord::found);
+    }
+
+    /** The same before a board has stopped; as found where none does. */
+    Map<LampPattern, Double> lampSharesBefore(HypothesisId id, String board) {
+        return lamp(id, board, RunRecord::foundBefore);
     }
 
     /** The same where the power was cycled before anybody looked: the unit may be anywhere in its run. */
     public Map<LampPattern, Double> lampSharesAfterReset(HypothesisId id, String board) {
-        return mixed(space.get(id), Known.in(record(space.get(id).run()).afterReset(), board),
-                Known.in(recorder.nominal().afterReset(), board));
+        return lamp(id, board, RunRecord::afterReset);
+    }
+
+    private Map<LampPattern, Double> lamp(HypothesisId id, String board, Function<RunRecord, Map<String, Map<LampPattern, Double>>> when) {
+        return mixed(space.get(id), Known.in(when.apply(record(space.get(id).run())), board), Known.in(when.apply(recorder.nominal()), board));
     }
 
     /** True if a run with this hypothesis in the unit is not as it should be. */
@@ -310,8 +309,8 @@ public final class Predictions {
         return settles && Recorder.fails(model, unit, nominal) ? Optional.of(keptOf(unit)) : Optional.empty();
     }
 
-    private Prediction number(Hypothesis h, Test.Reading reading) {
-        Prediction.Number present = number(h.run(), reading);
+    /** What it shows where a run with it shows this number. */
+    private Prediction number(Hypothesis h, Test.Reading reading, Prediction.Number present) {
         boolean unknownSize = h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize);
         if (!h.intermittent() && !unknownSize) {
             return present;

@@ -10,11 +10,9 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /** Takes down what of a run is worth keeping. */
 final class Recorder {
@@ -33,7 +31,7 @@ final class Recorder {
     private final List<Test> tests;
     private final List<String> loads;
     private final RunRecord good;
-    private final Set<Map<String, String>> waysOfGood = new HashSet<>();
+    private final Ways ways;
 
     Recorder(UnitModel model, ErrorModel errors, TestCatalogue catalogue, VirtualUnit nominal) {
         this.model = model;
@@ -43,7 +41,7 @@ final class Recorder {
         this.tests = catalogue.tests();
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
-        model.watchedScenarios().forEach(s -> nominal.run(s.id()).intervals().forEach(interval -> waysOfGood.add(interval.unit().states())));
+        this.ways = Ways.of(model.scenarios().stream().map(scenario -> nominal.run(scenario.id())));
         this.good = taken(nominal, false, null, standing(nominal));
     }
 
@@ -163,8 +161,8 @@ final class Recorder {
         for (Moment moment : model.moments()) {
             Timeline run = unit.run(moment.scenario());
             double at = catalogue.seconds(moment.id());
-            if (!isOnItsWay(run.at(at))) {
-                run.intervals().stream().filter(interval -> interval.end() <= at && isOnItsWay(interval)).reduce((one, other) -> other)
+            if (!ways.lead(run.at(at).unit())) {
+                run.intervals().stream().filter(interval -> interval.end() <= at && ways.lead(interval.unit())).reduce((one, other) -> other)
                         .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));
             }
         }
@@ -175,13 +173,8 @@ final class Recorder {
     private Map<String, Map<LampPattern, Double>> foundBefore(VirtualUnit unit, Map<String, Map<LampPattern, Double>> found) {
         Timeline run = unit.usualRun();
         double call = SequenceModel.callSeconds(model);
-        return run.intervals().stream().filter(interval -> !isOnItsWay(interval)).findFirst().filter(stop -> stop.start() > call)
+        return run.intervals().stream().filter(interval -> !ways.lead(interval.unit())).findFirst().filter(stop -> stop.start() > call)
                 .map(stop -> lamps(run, call, stop.start())).orElse(found);
-    }
-
-    /** True while each board is in a state that it has somewhere in a run of the unit in good order. */
-    private boolean isOnItsWay(Timeline.Interval interval) {
-        return waysOfGood.contains(interval.unit().states());
     }
 
     private Map<String, Map<LampPattern, Double>> lamps(Timeline run, double from, double to) {

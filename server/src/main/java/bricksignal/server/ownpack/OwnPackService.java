@@ -160,7 +160,7 @@ class OwnPackService {
             PackReader.read(Family.of(kept(name).version(version).content()).text(Map.of()));
         } catch (PackException outOfDate) {
             throw new Conflict("Version " + version + " of the pack '" + name + "' cannot be read any more: " + outOfDate.problems().get(0)
-                    + " Open it, correct it and keep it as a new version.");
+                    + ". Open it, correct it and keep it as a new version.");
         }
         transaction.executeWithoutResult(status -> {
             Kept kept = kept(name);
