@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Chart;
 import java.util.List;
 import java.util.Map;
 
@@ -121,9 +122,12 @@ final class Likelihoods {
     }
 
     private double lamp(Observation.Lamp lamp, HypothesisId id, boolean onItsWay) {
-        Map<LampPattern, Double> shares = lamp.afterReset() ? pack.predictions().lampSharesAfterReset(id, lamp.board())
-                : onItsWay ? pack.predictions().lampSharesBefore(id, lamp.board()) : pack.predictions().lampShares(id, lamp.board());
-        double seen = pack.model().chart(lamp.board()).likelihood(shares, lamp.weights());
+        Predictions predictions = pack.predictions();
+        Chart chart = pack.model().chart(lamp.board());
+        Map<LampPattern, Double> stopped = lamp.afterReset() ? predictions.lampSharesAfterReset(id, lamp.board())
+                : predictions.lampShares(id, lamp.board());
+        Map<LampPattern, Double> before = onItsWay && !lamp.afterReset() ? predictions.lampSharesBefore(id, lamp.board()) : stopped;
+        double seen = before.equals(stopped) ? chart.likelihood(stopped, lamp.weights()) : chart.likelihoodOnItsWay(before, lamp.weights());
         return (1 - lampMisread) * seen + lampMisread / (1 + lamp.weights().size());
     }
 }

@@ -86,11 +86,20 @@ public record Chart(List<Code> codes, List<Generation> generations) {
      * @return likelihood up to a common factor, 0 to 1
      */
     public double likelihood(Map<LampPattern, Double> shares, Map<LampPattern, Double> weights) {
+        return likelihood(shares, weights, 1.0 / (1 + weights.size()));
+    }
+
+    /** The same of a board that goes on its way: what a chart of codes does not say of it is none of its codes. */
+    public double likelihoodOnItsWay(Map<LampPattern, Double> shares, Map<LampPattern, Double> weights) {
+        return likelihood(shares, weights, 0);
+    }
+
+    private double likelihood(Map<LampPattern, Double> shares, Map<LampPattern, Double> weights, double unsaid) {
         double total = generations.stream().mapToDouble(Generation::weight).sum();
         double seen = 0;
         for (Generation generation : generations) {
             for (Map.Entry<LampPattern, Double> share : shares.entrySet()) {
-                seen += generation.weight() / total * share.getValue() * seen(generation, share.getKey(), weights);
+                seen += generation.weight() / total * share.getValue() * seen(generation, share.getKey(), weights, unsaid);
             }
         }
         return seen;
@@ -114,10 +123,10 @@ public record Chart(List<Code> codes, List<Generation> generations) {
         return shares;
     }
 
-    private double seen(Generation generation, LampPattern own, Map<LampPattern, Double> weights) {
+    private double seen(Generation generation, LampPattern own, Map<LampPattern, Double> weights, double unsaid) {
         Map<LampPattern, Double> shown = shown(generation, own);
         if (shown.isEmpty()) {
-            return 1.0 / (1 + weights.size());
+            return unsaid;
         }
         return shown.entrySet().stream().mapToDouble(e -> e.getValue() * weights.getOrDefault(e.getKey(), 0.0)).sum();
     }
