@@ -192,7 +192,7 @@ function jump(line: number) {
   padding: 0.5rem 0;
   border-bottom: 1px solid var(--line-soft);
 }
-.own p {
+.own p:not(.problem) {
   display: flex;
   flex-wrap: wrap;
   gap: 0.25rem 1rem;
