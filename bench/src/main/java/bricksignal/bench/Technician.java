@@ -139,22 +139,23 @@ final class Technician {
 
     private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
-        double at = seconds(moment);
+        VirtualUnit unit = unit(present());
+        double at = unit.waitedFor(moment, due(moment));
         boolean misread = random.nextDouble() < (test instanceof Test.Check ? habits.wrongAnswer() : habits.misread());
         if (test instanceof Test.Check check) {
-            boolean yes = random.nextDouble() < chance(check, moment, at);
+            boolean yes = random.nextDouble() < chance(check, moment, unit, at);
             failing |= yes && !misread && (check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES);
             return new Observation.Answer(check, yes != misread);
         }
         Test.Reading reading = (Test.Reading) test;
-        VirtualUnit.Shown shown = unit(present()).read(reading, moment.scenario(), at);
+        VirtualUnit.Shown shown = unit.read(reading, moment.scenario(), at);
         double ghost = shown.sourceOhms() > GHOST_OHMS ? habits.ghost() : 1;
         double value = shown.value() * ghost * (1 + habits.noise() * random.nextGaussian());
         return new Observation.Reading(reading, misread ? wrong(reading.mode()) : value);
     }
 
     /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
-    private double chance(Test.Check check, Moment moment, double at) {
+    private double chance(Test.Check check, Moment moment, VirtualUnit unit, double at) {
         if (check.sense().tellsOfTime()) {
             boolean gone = left().isEmpty();
             HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1
@@ -174,7 +175,7 @@ final class Technician {
         if (SettingTest.looksAtASetting(check)) {
             return moved(check) ? 1 - check.otherwise() : check.otherwise();
         }
-        double share = unit(present()).share(check.when(), moment.scenario(), at, moment.span());
+        double share = unit.share(check.when(), moment.scenario(), at, moment.span());
         return check.otherwise() + share * (1 - 2 * check.otherwise());
     }
 
@@ -185,8 +186,8 @@ final class Technician {
                 .anyMatch(effect -> effect instanceof Effect.OnParameter on && named.contains(on.parameter()));
     }
 
-    /** A moment is waited for at the unit itself: when the inducer runs, not when it should. */
-    private double seconds(Moment moment) {
+    /** When a moment comes in this unit in good order. */
+    private double due(Moment moment) {
         return moments.computeIfAbsent(moment.id(), id -> nominal.secondsOf(moment));
     }
 

@@ -42,6 +42,11 @@ record Compiled(CompiledPack pack) {
         return pack.space().single(fault);
     }
 
+    /** That a fault is there and stays, however far it has gone. */
+    double believed(Diagnosis d, String fault) {
+        return d.belief(place(fault)) + d.belief(new HypothesisId.Milder(fault));
+    }
+
     Timeline with(String fault) {
         return pack.unit(place(fault)).usualRun();
     }

@@ -8,7 +8,6 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
-import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
 import java.util.List;
@@ -63,10 +62,9 @@ class OverlayReaderTest {
                 LampPattern.flashes(4), 0.0), false)));
         Diagnosis four = Diagnosis.of(pack, List.of(new Observation.Lamp("board", Map.of(LampPattern.flashes(9), 0.0,
                 LampPattern.flashes(4), 1.0), false)));
-        HypothesisId hose = pack.space().single("hose-leaks");
-        HypothesisId igniter = pack.space().single("igniter-open");
-        assertThat(nine.belief(hose)).isGreaterThan(8 * nine.belief(igniter));
-        assertThat(four.belief(igniter)).isGreaterThan(8 * four.belief(hose));
+        Compiled unit = new Compiled(pack);
+        assertThat(unit.believed(nine, "hose-leaks")).isGreaterThan(8 * unit.believed(nine, "igniter-open"));
+        assertThat(unit.believed(four, "igniter-open")).isGreaterThan(8 * unit.believed(four, "hose-leaks"));
     }
 
     @Test

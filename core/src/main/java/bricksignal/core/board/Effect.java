@@ -1,14 +1,25 @@
 package bricksignal.core.board;
 
+import bricksignal.core.Known;
 import bricksignal.core.circuit.Element;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What a fault does to a machine. */
 public sealed interface Effect {
 
     /** The machine with the fault in it. */
     Machine apply(Machine machine);
+
+    /**
+     * The same gone half as far, on the scale on which it goes; empty where it is there or is not: a broken wire, a part in place or out.
+     *
+     * @param nominal the machine in good order
+     */
+    default Optional<Effect> milder(Machine nominal) {
+        return Optional.empty();
+    }
 
     /** How an element fails. */
     enum Mode {
@@ -39,6 +50,15 @@ public sealed interface Effect {
                 case RESISTIVE -> machine.withElement(resistive(conductor(e)));
                 case SHORTED -> machine.withElement(shorted(e));
                 case SCALED -> machine.withElement(scaled(e));
+            };
+        }
+
+        @Override
+        public Optional<Effect> milder(Machine nominal) {
+            return switch (mode) {
+                case SCALED -> Optional.of(new OnElement(element, mode, Math.sqrt(value)));
+                case RESISTIVE -> Optional.of(new OnElement(element, mode, value / 2));
+                case OPEN, CLOSED, SHORTED -> Optional.empty();
             };
         }
 
@@ -97,6 +117,16 @@ public sealed interface Effect {
         @Override
         public Machine apply(Machine machine) {
             return machine.withParameter(parameter, value);
+        }
+
+        @Override
+        public Optional<Effect> milder(Machine nominal) {
+            double sound = Known.in(nominal.parameters(), parameter);
+            return yesOrNo(sound) && yesOrNo(value) ? Optional.empty() : Optional.of(new OnParameter(parameter, (sound + value) / 2));
+        }
+
+        private static boolean yesOrNo(double value) {
+            return value == 0 || value == 1;
         }
     }
 

@@ -40,7 +40,8 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
     public Message label() {
         Message together = faults.size() == 1 ? fault().label()
                 : Message.items(Message.Joint.AND, faults.stream().map(Fault::label).toList());
-        return intermittent() ? Message.of("hypothesis.intermittent", together) : together;
+        return intermittent() ? Message.of("hypothesis.intermittent", together)
+                : id instanceof HypothesisId.Milder ? Message.of("hypothesis.milder", together) : together;
     }
 
     /** The parts as people say them. */

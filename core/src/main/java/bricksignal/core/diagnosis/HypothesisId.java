@@ -30,6 +30,14 @@ public sealed interface HypothesisId {
         }
     }
 
+    /** A listed fault that has gone half as far as the pack has it. */
+    record Milder(String fault) implements HypothesisId {
+        @Override
+        public String text() {
+            return fault + ".milder";
+        }
+    }
+
     /** Two listed faults at once, in the order of the pack. */
     record Pair(String one, String other) implements HypothesisId {
         @Override

@@ -11,7 +11,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Everything that may be the matter with a unit: its listed faults, the same as intermittent ones, pairs of faults, and the
+ * Everything that may be the matter with a unit: its listed faults, the same as intermittent ones and gone half as far, pairs of faults, and the
  * failures that its physics allows although no list names them. Safe for use by several threads.
  */
 public final class HypothesisSpace {
@@ -21,6 +21,9 @@ public final class HypothesisSpace {
 
     /** Share that all failures have together which the pack does not list, beside those it does (from memory). */
     private static final double UNLISTED = 0.02;
+
+    /** Of the faults that have a size so many have gone only half as far as the pack has them (from memory). */
+    private static final double MILDER = 0.15;
 
     private final UnitModel model;
     private final double total;
@@ -34,10 +37,14 @@ public final class HypothesisSpace {
     HypothesisSpace(UnitModel model) {
         this.model = model;
         this.total = model.faults().stream().mapToDouble(f -> f.weight() + f.intermittent()).sum() / (1 - PAIRS);
-        model.faults().forEach(fault -> put(new HypothesisId.Single(fault.id()), fault, 1, fault.weight()));
+        Map<String, Fault> milder = new LinkedHashMap<>();
+        model.faults().forEach(fault -> fault.milder(model.machine()).ifPresent(half -> milder.put(fault.id(), half)));
+        model.faults().forEach(fault -> put(new HypothesisId.Single(fault.id()), fault, 1,
+                fault.weight() * (milder.containsKey(fault.id()) ? 1 - MILDER : 1)));
         this.faults = List.copyOf(listed.values());
         model.faults().stream().filter(fault -> fault.intermittent() > 0).forEach(fault -> put(
                 new HypothesisId.Intermittent(fault.id()), fault, WatchTest.DUTY, fault.intermittent()));
+        milder.forEach((id, half) -> put(new HypothesisId.Milder(id), half, 1, half.weight() * MILDER));
         this.considered = List.copyOf(listed.values());
         model.faults().stream().filter(fault -> fault.intermittent() > 0).forEach(fault -> put(
                 new HypothesisId.Failing(fault.id()), fault, WatchTest.DUTY_FAILING, fault.intermittent()));
@@ -52,9 +59,14 @@ public final class HypothesisSpace {
         return faults;
     }
 
-    /** What every belief considers: the listed faults, then those of them that may be intermittent. */
+    /** What every belief considers: the listed faults, then those of them that may be intermittent, then those that may be milder. */
     public List<Hypothesis> considered() {
         return considered;
+    }
+
+    /** What is run for all of them: an intermittent fault as if it stayed. */
+    List<HypothesisId> runs() {
+        return considered.stream().filter(h -> !h.intermittent()).map(Hypothesis::id).toList();
     }
 
     /** "Nothing wrong now". */

@@ -9,12 +9,15 @@ import java.util.Map;
 import java.util.function.Function;
 
 /**
- * The outcomes of a test that a person could tell apart, and the probability of each under each hypothesis. Numbers that
- * lie within two standard deviations of their neighbour are one outcome; a pair of faults falls into the nearest.
+ * The outcomes of a test that a person could tell apart, and the probability of each under each hypothesis. Numbers are put
+ * into ranges, cut at the widest gaps until the ends of none lie further apart than two standard deviations each; a number that lies near
+ * a cut may fall to either side of it.
  */
 public final class Outcomes {
 
     private static final double APART_SIGMAS = 2;
+    /** So many standard deviations from a cut a number is on its side for sure: all but a millionth. */
+    private static final double SURE = 5;
     private static final int MOST_FURTHER = 400;
 
     private final List<Prediction> representatives;
@@ -114,21 +117,28 @@ public final class Outcomes {
         if (prediction instanceof Prediction.Choice choice) {
             choice.chances().forEach((what, p) -> chances[said(what)] += (1 - errors.misread()) * p);
         } else if (prediction instanceof Prediction.Sometimes sometimes) {
-            chances[group(sometimes.present())] += (1 - errors.misread()) * sometimes.duty();
-            chances[group(sometimes.absent())] += (1 - errors.misread()) * (1 - sometimes.duty());
+            spread(chances, sometimes.present(), (1 - errors.misread()) * sometimes.duty());
+            spread(chances, sometimes.absent(), (1 - errors.misread()) * (1 - sometimes.duty()));
         } else {
-            chances[group((Prediction.Number) prediction)] += 1 - errors.misread();
+            spread(chances, (Prediction.Number) prediction, 1 - errors.misread());
         }
         return chances;
     }
 
-    private int group(Prediction.Number number) {
+    /** Adds a weight over the ranges that a number may fall into. */
+    private void spread(double[] chances, Prediction.Number number, double weight) {
+        double below = 0;
         for (int k = 0; k < upTo.length; k++) {
-            if (number.mean() <= upTo[k]) {
-                return k;
-            }
+            double upToHere = below(number, upTo[k]);
+            chances[k] += weight * (upToHere - below);
+            below = upToHere;
         }
-        return upTo.length - 1;
+    }
+
+    private static double below(Prediction.Number number, double bound) {
+        boolean open = Double.isInfinite(number.mean());
+        return Double.isInfinite(bound) || !open && number.mean() + SURE * number.sigma() <= bound ? 1
+                : open || number.mean() - SURE * number.sigma() >= bound ? 0 : Normal.below((bound - number.mean()) / number.sigma());
     }
 
     /** What no listed hypothesis would show counts as the last outcome. */
@@ -162,18 +172,30 @@ public final class Outcomes {
             }
         }
         order.sort(Comparator.comparingDouble(Prediction.Number::mean));
-        List<Prediction> representatives = new ArrayList<>();
-        List<Double> upTo = new ArrayList<>();
-        for (int i = 0; i < order.size(); i++) {
-            if (i == 0 || apart(order.get(i - 1), order.get(i))) {
-                representatives.add(order.get(i));
-                if (i > 0) {
-                    upTo.add(between(order.get(i - 1).mean(), order.get(i).mean()));
-                }
-            }
+        List<Integer> cuts = new ArrayList<>();
+        cut(order, 0, order.size() - 1, cuts);
+        List<Prediction> representatives = new ArrayList<>(List.of(order.get(0)));
+        double[] upTo = new double[cuts.size() + 1];
+        for (int k = 0; k < cuts.size(); k++) {
+            upTo[k] = between(order.get(cuts.get(k) - 1).mean(), order.get(cuts.get(k)).mean());
+            representatives.add(order.get(cuts.get(k)));
         }
-        upTo.add(Double.POSITIVE_INFINITY);
-        return new Outcomes(representatives, upTo.stream().mapToDouble(Double::doubleValue).toArray(), space, predicted, errors);
+        upTo[cuts.size()] = Double.POSITIVE_INFINITY;
+        return new Outcomes(representatives, upTo, space, predicted, errors);
+    }
+
+    /** Cuts a stretch of numbers at its widest gap while its ends are apart; each cut is before the number of that index, in order. */
+    private static void cut(List<Prediction.Number> order, int first, int last, List<Integer> cuts) {
+        if (!apart(order.get(first), order.get(last))) {
+            return;
+        }
+        int widest = first + 1;
+        for (int i = first + 2; i <= last; i++) {
+            widest = gap(order.get(i - 1), order.get(i)) > gap(order.get(widest - 1), order.get(widest)) ? i : widest;
+        }
+        cut(order, first, widest - 1, cuts);
+        cuts.add(widest);
+        cut(order, widest, last, cuts);
     }
 
     /** Columns that are alike are kept once: most hypotheses show in most tests what a good unit shows. */
@@ -192,9 +214,11 @@ public final class Outcomes {
     }
 
     private static boolean apart(Prediction.Number a, Prediction.Number b) {
-        if (Double.isInfinite(b.mean())) {
-            return !Double.isInfinite(a.mean());
-        }
-        return b.mean() - a.mean() > APART_SIGMAS * (a.sigma() + b.sigma());
+        return gap(a, b) > APART_SIGMAS;
+    }
+
+    /** How far apart two numbers lie, in standard deviations of both; an open reading lies beyond every number. */
+    private static double gap(Prediction.Number a, Prediction.Number b) {
+        return a.mean() == b.mean() ? 0 : (b.mean() - a.mean()) / (a.sigma() + b.sigma());
     }
 }

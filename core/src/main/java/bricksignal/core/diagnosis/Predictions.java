@@ -10,7 +10,6 @@ import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +19,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -95,16 +95,14 @@ public final class Predictions {
      * @param progress told which share is done, 0 to 1, from several threads; what it throws breaks the work off
      */
     void run(DoubleConsumer progress) {
-        Abreast.each(space.faults(), fault -> record(fault.id()), progress);
+        Abreast.each(space.runs(), this::record, progress);
         solved.letFactorsGo();
     }
 
     /** What was recorded of every listed fault and unlisted failure, as text. */
     String written() {
-        List<RecordText.Taken> taken = new ArrayList<>();
-        space.faults().forEach(h -> taken.add(new RecordText.Taken(false, h.fault().id(), record(h.id()))));
-        unlisted().forEach(h -> taken.add(new RecordText.Taken(true, h.fault().id(), record(h.id()))));
-        return RecordText.write(taken, recorder.nominal());
+        return RecordText.write(Stream.concat(space.runs().stream(), unlisted().stream().map(Hypothesis::id))
+                .map(run -> new RecordText.Taken(run, record(run))).toList(), recorder.nominal());
     }
 
     /** Takes in what {@link #written} wrote; nothing is run. */
@@ -112,14 +110,14 @@ public final class Predictions {
         Map<String, Fault> failures = new LinkedHashMap<>();
         UnlistedFailures.of(model, nominal).forEach(failure -> failures.put(failure.id(), failure));
         List<RecordText.Taken> all = RecordText.read(text, recorder.nominal());
-        long listed = all.stream().filter(taken -> !taken.unlisted()).count();
-        if (listed != space.faults().size()) {
-            throw new IllegalArgumentException("the records are of another unit: they hold " + listed + " faults where this one has "
-                    + space.faults().size() + "; take them anew");
+        List<HypothesisId> listed = all.stream().map(RecordText.Taken::run).filter(run -> !(run instanceof HypothesisId.Unlisted)).toList();
+        if (!listed.equals(space.runs())) {
+            throw new IllegalArgumentException("the records are of another unit: they hold " + listed.size() + " faults where this one has "
+                    + space.runs().size() + ", or others; take them anew");
         }
-        unlisted = space.admit(all.stream().filter(RecordText.Taken::unlisted).map(taken -> Known.in(failures, taken.id())).toList());
-        all.forEach(taken -> records.put(taken.unlisted() ? new HypothesisId.Unlisted(taken.id()) : space.single(taken.id()),
-                taken.record()));
+        unlisted = space.admit(all.stream().map(RecordText.Taken::run).filter(HypothesisId.Unlisted.class::isInstance)
+                .map(run -> Known.in(failures, run.text())).toList());
+        all.forEach(taken -> records.put(taken.run(), taken.record()));
         records.put(space.nothing(), recorder.nominal());
     }
 

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * good order is written {@code =}. Of a record all is written but its solved circuits.
  *
  * <pre>
- * run     listed or unlisted, id, whether it fails
+ * run     listed, milder or unlisted, the id of its fault, whether it fails
  * found   board, then share and pattern of each that its lamp shows; so reset
  * channel id, then whether it runs before, its stretches, begins and ends
  * peaks   amperes by load, in the order of the record of the unit in good order
@@ -35,7 +35,7 @@ final class RecordText {
     }
 
     /** A run and what was taken down of it. */
-    record Taken(boolean unlisted, String id, RunRecord record) {
+    record Taken(HypothesisId run, RunRecord record) {
     }
 
     static String write(List<Taken> all, RunRecord good) {
@@ -66,7 +66,8 @@ final class RecordText {
 
     private static void write(StringBuilder text, Taken taken, RunRecord good) {
         RunRecord r = taken.record();
-        line(text, List.of("run", taken.unlisted() ? "unlisted" : "listed", taken.id(), String.valueOf(r.fails())));
+        List<String> named = run(taken.run());
+        line(text, List.of("run", named.get(0), named.get(1), String.valueOf(r.fails())));
         r.found().forEach((board, shares) -> line(text, lamp("found", board, shares, Known.in(good.found(), board))));
         r.foundBefore().forEach((board, shares) -> line(text, lamp("first", board, shares, Known.in(r.found(), board))));
         r.afterReset().forEach((board, shares) -> line(text, lamp("reset", board, shares, Known.in(good.afterReset(), board))));
@@ -148,8 +149,28 @@ final class RecordText {
         if (!run[0].equals("run") || run.length != RUN_CELLS) {
             throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
         }
-        return new Taken(run[1].equals("unlisted"), run[2], new RunRecord(found, reset, Boolean.parseBoolean(run[3]), channels, peaks,
+        return new Taken(run(run[1], run[2]), new RunRecord(found, reset, Boolean.parseBoolean(run[3]), channels, peaks,
                 Map.of(), numbers, before, first, shares));
+    }
+
+    private static List<String> run(HypothesisId id) {
+        if (id instanceof HypothesisId.Single single) {
+            return List.of("listed", single.fault());
+        } else if (id instanceof HypothesisId.Milder milder) {
+            return List.of("milder", milder.fault());
+        } else if (id instanceof HypothesisId.Unlisted unlisted) {
+            return List.of("unlisted", unlisted.failure());
+        }
+        throw new IllegalArgumentException("of '" + id.text() + "' no record is kept");
+    }
+
+    private static HypothesisId run(String kind, String id) {
+        return switch (kind) {
+            case "listed" -> new HypothesisId.Single(id);
+            case "milder" -> new HypothesisId.Milder(id);
+            case "unlisted" -> new HypothesisId.Unlisted(id);
+            default -> throw new IllegalArgumentException("the records have a run of kind '" + kind + "', which is none; take them anew");
+        };
     }
 
     private static <T> T fits(@Nullable T good, String[] cells) {

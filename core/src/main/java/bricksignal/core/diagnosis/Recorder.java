@@ -62,7 +62,11 @@ final class Recorder {
 
     /** The solved circuit of a unit at a moment. */
     Solution standing(VirtualUnit unit, Moment moment) {
-        return unit.run(moment.scenario()).at(catalogue.seconds(moment.id())).unit().solution();
+        return unit.run(moment.scenario()).at(seconds(unit, moment)).unit().solution();
+    }
+
+    private double seconds(VirtualUnit unit, Moment moment) {
+        return unit.waitedFor(moment, catalogue.seconds(moment.id()));
     }
 
     /** True if in a run that is watched some channel is on for another share of the time than in the unit in good order. */
@@ -136,7 +140,7 @@ final class Recorder {
                 before[i] = then.equals(numbers[i]) ? numbers[i] : then;
             } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
                 Moment moment = model.moment(check.moment());
-                shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(moment.id()), moment.span());
+                shares[i] = unit.share(check.when(), moment.scenario(), seconds(unit, moment), moment.span());
             }
         }
         Map<String, ChannelRun> channels = new LinkedHashMap<>();
@@ -152,7 +156,7 @@ final class Recorder {
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
         Moment moment = model.moment(reading.moment());
-        return errors.spread(reading, unit.read(reading, moment.scenario(), catalogue.seconds(reading.moment())));
+        return errors.spread(reading, unit.read(reading, moment.scenario(), seconds(unit, moment)));
     }
 
     /** For each moment at which a board has stopped: a time at which none had yet, in the same run. */
@@ -160,7 +164,7 @@ final class Recorder {
         Map<String, Double> last = new LinkedHashMap<>();
         for (Moment moment : model.moments()) {
             Timeline run = unit.run(moment.scenario());
-            double at = catalogue.seconds(moment.id());
+            double at = seconds(unit, moment);
             if (!ways.lead(run.at(at).unit())) {
                 run.intervals().stream().filter(interval -> interval.end() <= at && ways.lead(interval.unit())).reduce((one, other) -> other)
                         .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));

@@ -4,6 +4,7 @@ import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
 import bricksignal.core.words.Message;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Something that can be the matter.
@@ -37,6 +38,13 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
         if (!(weight > 0)) {
             throw new IllegalArgumentException("fault '" + id + "': weight is " + weight + "; it must be above 0");
         }
+    }
+
+    /** The same fault gone half as far: each of its effects that has a size; empty where none has, or where it is a thing somebody did. */
+    public Optional<Fault> milder(Machine nominal) {
+        List<Effect> half = effects.stream().map(effect -> effect.milder(nominal).orElse(effect)).toList();
+        return kind != Kind.FAULT || half.equals(effects) ? Optional.empty()
+                : Optional.of(new Fault(id, label, kind, part, weight, half, remedy, shared, intermittent, onset));
     }
 
     /** The machine with this fault in it. */

@@ -79,6 +79,17 @@ public final class VirtualUnit {
         return at;
     }
 
+    /**
+     * When somebody who waits for a moment takes his reading at this unit, whatever is the matter with it: in the stretch that the moment
+     * belongs to where the unit comes to it and stays in it so long, be it sooner or later than another; else when it was due.
+     *
+     * @param due seconds into the run at which the moment comes in a unit in good order
+     */
+    public double waitedFor(Moment moment, double due) {
+        return moment.during() == null ? due : run(moment.scenario()).firstStretch(moment.during())
+                .filter(stretch -> stretch[1] - stretch[0] > moment.offset()).map(stretch -> stretch[0] + moment.offset()).orElse(due);
+    }
+
     /** A reading: what the instrument shows, and what it is connected to. */
     public record Shown(double value, double sourceOhms) {
     }

@@ -54,6 +54,32 @@ class OutcomesTest {
         assertThat(there).isBetween(0.3, 0.4);
     }
 
+    /** Numbers of the given means, one for each listed hypothesis, the last one for all that are left. */
+    private Outcomes ofNumbers(double sigma, double... means) {
+        return Outcomes.of(chain.space(), id -> new Prediction.Number(means[Math.min(Math.max(0, chain.space().place(id)), means.length - 1)],
+                sigma), ErrorModel.defaults());
+    }
+
+    /** Each is near to its neighbour, and yet the first is far from the last: a chain of them is no single outcome. */
+    @Test
+    void chainOfNeighboursIsCutAtItsWidestGap() {
+        Outcomes outcomes = ofNumbers(0.5, 1.6, 2.8, 4.9);
+        assertThat(outcomes.count()).isEqualTo(2);
+        assertThat(((Prediction.Number) outcomes.representative(1)).mean()).isEqualTo(4.9);
+        assertThat(outcomes.common(open(1), open(3))).isLessThan(0.1);
+        assertThat(outcomes.common(open(1), open(2))).isGreaterThan(0.8);
+    }
+
+    /** A number a standard deviation below a cut lies above it in 15.87 of a hundred (table of the normal distribution). */
+    @Test
+    void whatLiesNearACutFallsToEitherSide() {
+        double misread = 0.02;
+        Outcomes outcomes = Outcomes.of(chain.space(), id -> id.equals(open(2)) ? new Prediction.Number(3, 3)
+                : new Prediction.Number(chain.space().place(id) == 0 ? 0 : 9, 0.5), new ErrorModel(misread));
+        assertThat(outcomes.count()).isEqualTo(2);
+        assertThat(outcomes.chance(1, open(2))).as("the cut is at 6").isCloseTo(misread / 2 + (1 - misread) * 0.158655, within(1e-5));
+    }
+
     @Test
     void pairFallsWhereItsFirstBreakIs() {
         HypothesisId pair = chain.space().pair("open-2", "open-5");
