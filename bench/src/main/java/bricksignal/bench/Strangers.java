@@ -61,6 +61,14 @@ final class Strangers {
                 {"{when: not in.answer, to: no-answer}", "{when: not in.answer, to: asking}"},
                 {"        no-answer:\n          lamp: 4 flashes", "        no-answer:\n          lamp: steady"},
                 {"        wake:\n          lamp: steady", "        wake:\n          lamp: fast"}}),
+            Map.entry("f8-airhandler", new String[][] {
+                {"        delay:\n          outputs: [fan]", "        delay:"},
+                {"          next: [{when: in.G, to: running}]", "          next: [{when: in.G and elapsed >= 3, to: running}]"}}),
+            Map.entry("f10-heatpump", new String[][] {
+                {"        guard:\n          lamp: fast", "        guard:\n          lamp: slow"},
+                {"        pressure:\n          lamp: 3 flashes\n          next: [{when: not in.Y, to: guard}]", "        pressure:\n          lamp: 3 flashes\n"
+                        + "          next: [{when: not in.Y, to: guard}, {when: in.pressure and elapsed >= 300, to: ready}]"},
+                {"not in.cold and elapsed >= 20", "not in.cold and elapsed >= 60"}}),
             Map.entry("f12-minisplit", new String[][] {
                 {"in.outdoor-line and elapsed >= 3", "in.outdoor-line and elapsed >= 8"},
                 {"        no-line:\n          outputs: [permit]", "        no-line:"},

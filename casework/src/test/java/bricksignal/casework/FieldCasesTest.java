@@ -19,6 +19,8 @@ class FieldCasesTest {
 
     private static final CaseUnit VEHICLE = Units.shipped("f3-vehicle");
     private static final CaseUnit AIR_HANDLER = Units.shipped("f9-airhandler");
+    private static final CaseUnit RELAY_BOARD = Units.shipped("f8-airhandler");
+    private static final CaseUnit HEAT_PUMP = Units.shipped("f10-heatpump");
     private static final CaseUnit MINISPLIT = Units.shipped("f12-minisplit");
     private static final CaseUnit TWO_STAGES = Units.shipped("f2-furnace");
     private static final CaseUnit ZONED = Units.composed("f2-furnace", Map.of("zones", "several"));
@@ -74,6 +76,12 @@ class FieldCasesTest {
                         .reads("v.DATA.call", "4.7").reads("v.DATA-m.call", "1.2").never("board", "motor-module"),
                 new FieldCase("C20 motor module", AIR_HANDLER, "module-dead", 4).reads("v.DC-m.call", "12.2").reads("v.DATA-m.call", "3.4")
                         .reads("v.ANS-m.call", "0").no("reseat-H16").never("board"),
+                new FieldCase("C40 contacts of the relay board", RELAY_BOARD, "board-fan", 3).reads("v.G.call", "24").reads("v.FAN.call", "0")
+                        .yes("hear-relay").never("blower-motor"),
+                new FieldCase("C41 set for the other valve", HEAT_PUMP, "other-way", 3).no("feel-air").reads("v.O.run", "24")
+                        .or("field-wiring").never("reversing-valve", "board"),
+                new FieldCase("C42 coil thermostat", HEAT_PUMP, "stat-open", 4).yes("see-ice").no("see-defrost").yes("force-defrost")
+                        .reads("coil-late", "20").reads("ohms-coil-stat", "OL").never("board", "reversing-valve"),
                 new FieldCase("C21 indoor board's relay", MINISPLIT, "permit-dead", 4).reads("v.O1.run", "230").reads("v.I1.run", "230")
                         .reads("v.I3.run", "0").reads("v.O3.run", "0").yes("hear-relay").never("outdoor-board"),
                 new FieldCase("C22 conductor between the units", MINISPLIT, "wire-3-open", 4).reads("v.O1.standby", "230")

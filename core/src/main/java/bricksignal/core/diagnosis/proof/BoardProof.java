@@ -39,6 +39,8 @@ import java.util.function.Predicate;
  */
 final class BoardProof {
 
+    /** Amperes: an input of a board takes some thousandths. */
+    private static final double CARRIES = 1e-3;
     private static final double DEAD_SHARE = 0.2;
     private static final double LIVE_SHARE = 0.8;
     private static final double FEEDS_SHARE = 0.5;
@@ -124,7 +126,7 @@ final class BoardProof {
     private List<ProofItem> deadOutput(Element.Conductor contact, Expr energised) {
         List<ProofItem> best = List.of();
         for (Scenario run : pack.model().scenarios()) {
-            Optional<Timeline.Interval> interval = pack.nominal().run(run.id()).first(energised);
+            Optional<Timeline.Interval> interval = first(pack.nominal().run(run.id()), contact, energised);
             if (interval.isEmpty()) {
                 continue;
             }
@@ -145,6 +147,12 @@ final class BoardProof {
             }
         }
         return best;
+    }
+
+    /** When a contact first carries something in a run; a contact that is closed at rest does so long before anything is fed through it. */
+    private static Optional<Timeline.Interval> first(Timeline run, Element.Conductor contact, Expr energised) {
+        return run.intervals().stream().filter(interval -> energised.holds(interval.middle())
+                && interval.unit().solution().amps(contact.id()).magnitude() >= CARRIES).findFirst().or(() -> run.first(energised));
     }
 
     /** True for an input that is gone when the contact alone is opened: it is no need of the output. */

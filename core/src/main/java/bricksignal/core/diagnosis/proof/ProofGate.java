@@ -78,11 +78,18 @@ public final class ProofGate {
 
     /** That the parts of the leader, or of those that no test tells from it, are bad, alone or with another. */
     private double probability(List<HypothesisId> group) {
+        boolean nothing = pack.space().get(group.get(0)).nothing();
         double probability = 0;
         for (HypothesisId place : diagnosis.hypotheses()) {
-            probability += DirectEvidence.blamesTheSame(pack, group, place) ? diagnosis.belief(place) : 0;
+            boolean counts = DirectEvidence.blamesTheSame(pack, group, place) || nothing && !upsetsARun(place);
+            probability += counts ? diagnosis.belief(place) : 0;
         }
         return probability;
+    }
+
+    /** False for a fault that has not gone so far that a run shows it: as long as the unit runs as it should there is nothing to repair. */
+    private boolean upsetsARun(HypothesisId id) {
+        return !(id instanceof HypothesisId.Milder) || pack.predictions().fails(id);
     }
 
     private List<ProofItem> items(HypothesisId leader, List<HypothesisId> group) {

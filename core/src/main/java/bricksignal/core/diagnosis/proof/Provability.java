@@ -86,10 +86,10 @@ public final class Provability {
                     .map(Map.Entry::getKey);
             ideal = lamp.isEmpty() ? ideal : ideal.and(new Observation.Lamp(board, weights(pack, board, lamp.get()), false));
         }
-        ideal = ideal.and(pack.seenOf(pack.unit(id)));
         List<Test> made = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Reading
                 || test instanceof Test.Check check && !check.sense().changesAPart()).toList();
         ideal = answered(ideal, made.stream().filter(Provability::watches).toList(), id);   // what it was seen to do comes before what is measured
+        ideal = ideal.and(pack.seenOf(pack.unit(id)));   // and a run watched before it was seen to fail would have to be watched again
         List<Test> measured = made.stream().filter(test -> !watches(test)).toList();
         ideal = ideal.and(measured.stream().flatMap(test -> pack.likeliest(test, id).stream()).toList());
         ideal = answered(ideal, measured, id);
