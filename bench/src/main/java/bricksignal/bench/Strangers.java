@@ -81,6 +81,9 @@ final class Strangers {
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
                 {"        no-reply:\n          outputs: [heat]", "        no-reply:"},
                 {"        frozen:\n          outputs: [fan]", "        frozen:"}}),
+            Map.entry("f18-leak", new String[][] {
+                {"        clearing:\n          outputs: [high]", "        clearing:"},
+                {"in.sensor and elapsed >= 5", "in.sensor and elapsed >= 60"}}),
             Map.entry("f2-furnace", new String[][] {
                 {"limit-open:\n          outputs: [inducer]", "limit-open:"},
                 {"draft-missing:\n          outputs: [inducer]", "draft-missing:"},
