@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Diagram, Tap } from '../api/client'
 import { clock } from './format'
-import { LEFT, outline, ROW, scale, TOP } from './diagramGeometry'
+import { LEFT, lines, outline, ROW, scale, tickStep, TOP } from './diagramGeometry'
 
 const props = defineProps<{
   diagram: Diagram
@@ -24,6 +24,7 @@ const rows = computed(() =>
         .filter((e) => e.channel === channel.id)
         .map((e) => ({ x: x.value(props.diagram.callAt + e.seconds), begins: e.begins })),
       channel,
+      words: lines(channel.label),
       low,
       outline: outline(channel.expected, x.value, props.diagram.from, props.diagram.to, low, low - 16),
       ink: channel.believed.map((b) => ({
@@ -35,7 +36,7 @@ const rows = computed(() =>
     }
   }),
 )
-const step = computed(() => (width.value < 500 ? 30 : 15))
+const step = computed(() => tickStep(props.diagram, width.value))
 const ticks = computed(() => {
   const list = []
   for (let t = props.diagram.callAt; x.value(t) < width.value - 20; t += step.value) list.push(t)
@@ -64,7 +65,9 @@ const current = computed(() => {
         <text :x="x(s.from) + 3" :y="11 + 12 * (i % 3)" class="stage">{{ s.label }}</text>
       </g>
       <g v-for="row in rows" :key="row.channel.id">
-        <text :x="LEFT - 8" :y="row.low - 3" class="channel">{{ row.channel.label }}</text>
+        <text :y="row.low - 3 - 6 * (row.words.length - 1)" :class="['channel', { small: row.words.length > 1 }]">
+          <tspan v-for="(words, i) in row.words" :key="i" :x="LEFT - 8" :dy="i ? 12 : 0">{{ words }}</tspan>
+        </text>
         <rect v-for="(b, i) in row.ink" :key="i" :x="b.x" :y="b.y" :width="b.width" :height="b.height" class="ink" />
         <path :d="row.outline" class="outline" />
         <path
@@ -128,6 +131,9 @@ text {
   text-anchor: end;
   font-size: 13px;
   font-weight: 700;
+}
+.channel.small {
+  font-size: 11.5px;
 }
 .stage {
   fill: var(--ink-soft);

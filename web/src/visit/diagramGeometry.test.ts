@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { LEFT, outline, scale } from './diagramGeometry'
+import { LEFT, lines, outline, scale, tickStep } from './diagramGeometry'
 
 describe('diagram', () => {
   const x = scale({ from: 0, to: 100 }, LEFT + 8 + 200)
@@ -14,5 +14,16 @@ describe('diagram', () => {
   })
   it('draws a flat line for a channel that never comes on', () => {
     expect(outline([], (t) => t, 0, 30, 9, 1)).toBe('M0.0 9H30.0')
+  })
+  it('marks the clock as often as there is room for its figures', () => {
+    expect(tickStep({ from: 0, to: 200 }, 904)).toBe(15)
+    expect(tickStep({ from: 0, to: 200 }, 390)).toBe(30)
+    expect(tickStep({ from: 0, to: 2100 }, 760)).toBe(300)
+    expect(tickStep({ from: 0, to: 900_000 }, 760) % 3600).toBe(0)
+  })
+  it('breaks a long label at its spaces and leaves a short one whole', () => {
+    expect(lines('outdoor fan')).toEqual(['outdoor fan'])
+    expect(lines('valve turned to cooling')).toEqual(['valve turned', 'to cooling'])
+    expect(lines('thermostatically')).toEqual(['thermostatically'])
   })
 })

@@ -10,6 +10,7 @@ import bricksignal.core.unit.Test.Sequence;
 import bricksignal.core.words.Digits;
 import bricksignal.core.words.Message;
 import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
 import bricksignal.server.Cluster;
 import bricksignal.server.RunningServer;
 import java.time.Duration;
@@ -28,7 +29,7 @@ import org.openqa.selenium.support.ui.Select;
 @ExtendWith(RunningServer.class)
 class MainJobTest {
 
-    private static final CompiledPack PACK = CompiledPack.of(PackLibrary.load().model("f1-furnace"),
+    private static final CompiledPack PACK = CompiledPack.of(PackReader.read(PackLibrary.text("f1-furnace")),
             ErrorModel.defaults());
 
     /** Readings on the laptop are typed, not pressed: more than any of these visits takes. */

@@ -10,6 +10,7 @@ import bricksignal.core.unit.Test.Reading;
 import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Digits;
 import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
 import bricksignal.server.RunningServer;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -134,7 +135,7 @@ class ReadAndIdentifyTest {
 
     @Test
     void permissionOfARooftopIsWalkedToTheOpenDetector() {
-        CompiledPack pack = CompiledPack.of(PackLibrary.load().model("f14-rooftop"), ErrorModel.defaults());
+        CompiledPack pack = CompiledPack.of(PackReader.read(PackLibrary.text("f14-rooftop")), ErrorModel.defaults());
         VirtualUnit dirty = pack.unit(pack.space().single("detector-dirty"));
         var ines = server.logIn("ines");
         String visit = ines.job("f14-rooftop", "dead");

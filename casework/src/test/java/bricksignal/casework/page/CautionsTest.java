@@ -3,9 +3,9 @@ package bricksignal.casework.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.diagnosis.CompiledPack;
-import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.unit.Test.Sense;
 import bricksignal.packs.PackLibrary;
+import bricksignal.packs.PackReader;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,10 +15,10 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where the work can hurt somebody the usual caution stands at that place, at questions too (common practice, no source). */
 class CautionsTest {
 
-    private static final CompiledPack FURNACE = CompiledPack.of(PackLibrary.load().model("f1-furnace"), ErrorModel.defaults());
+    private static final CompiledPack FURNACE = PackLibrary.ready(PackReader.read(PackLibrary.text("f1-furnace")));
 
     static Stream<String> packs() {
-        return PackLibrary.load().models().stream().map(model -> model.id());
+        return PackLibrary.ids().stream();
     }
 
     @ParameterizedTest
@@ -39,7 +39,7 @@ class CautionsTest {
     @ParameterizedTest
     @MethodSource("packs")
     void everyQuestionThatTouchesHasACaution(String id) {
-        CompiledPack pack = CompiledPack.of(PackLibrary.load().model(id), ErrorModel.defaults());
+        CompiledPack pack = PackLibrary.ready(PackReader.read(PackLibrary.text(id)));
         List<String> without = pack.catalogue().tests().stream().filter(test -> test instanceof bricksignal.core.unit.Test.Check check
                 && check.sense() != Sense.LOOK && check.sense() != Sense.HEAR && check.sense() != Sense.SMELL && !check.sense().tellsOfTime()
                 && TestPage.cautions(pack.model(), test).isEmpty()).map(bricksignal.core.unit.Test::id).toList();
