@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 /** The packs that ship with the application. */
 public final class PackLibrary {
 
-    private static final List<String> SHIPPED = List.of("f1-furnace", "f2-furnace", "f3-vehicle", "f4-boiler", "f5-boiler", "f6-stove", "f7-stove", "f8-airhandler", "f9-airhandler", "f10-heatpump", "f11-module", "f12-minisplit", "f14-rooftop", "f18-leak");
+    private static final List<String> SHIPPED = List.of("f1-furnace", "f2-furnace", "f3-vehicle", "f4-boiler", "f5-boiler", "f6-stove", "f7-stove", "f8-airhandler", "f9-airhandler", "f10-heatpump", "f11-module", "f12-minisplit", "f14-rooftop", "f16-humidity", "f18-leak");
 
     private static final List<String> ASSEMBLIES = List.of("answer-watch", "board-output", "boiler-limits", "boiler-sequence", "building-calls", "burning-gas", "burning-solid", "capacitor-blower", "capacitor-motor", "circulator", "compressor", "condensate", "condensing-sequence", "contactor-motor", "contactor-poles", "control-supply", "cool-when-hot", "cooling-circuit", "door-switch", "draft-proven-burner", "electric-heat", "every-unit", "fan-delays", "fire-rod", "flame-sense", "gas-valve", "hot-surface", "hot-water-tank", "inducer", "limits", "line-supply", "line-two-legs", "low-water", "one-board", "phase-monitor", "pilot-trial", "pressure-pair", "pressure-switch", "pwm-fan", "reversing-valve", "second-zone", "self-test", "small-motor", "smoke-permission", "spark", "spark-pilot", "standing-pilot", "stove-fire", "stove-sequence", "stove-thermostat", "talking-blower", "tapped-blower", "thermistor", "thermostat", "thermostat-cooling", "thermostat-fan", "thermostat-second", "three-phase-line", "two-stage-run", "two-stage-valve", "two-tap-inducer", "vent-damper", "zone-dampers");
 
