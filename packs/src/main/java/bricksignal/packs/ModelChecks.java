@@ -242,6 +242,10 @@ final class ModelChecks {
         if (model.asFound().isEmpty()) {
             root.at("moments").note("no moment has the role AS_FOUND", "Give that role to the moment at which somebody finds the unit");
         }
+        String usual = model.scenarios().get(0).id();
+        model.moments().stream().filter(moment -> (moment.role() == Moment.Role.AS_FOUND || moment.role() == Moment.Role.AFTER_CALL)
+                && !moment.scenario().equals(usual)).forEach(moment -> root.at("moments").at(moment.id()).note("it is found in scenario '"
+                + moment.scenario() + "', and the usual run is the first one, '" + usual + "'", "Write '" + moment.scenario() + ": {}' before it"));
         if (model.powerOff().isEmpty() && model.readings().stream().anyMatch(r -> r.setup().powerOff())) {
             root.at("moments").note("no moment has the role POWER_OFF although readings want the power off",
                     "Give that role to a moment with the power off and proven off");

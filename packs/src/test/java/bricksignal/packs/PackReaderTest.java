@@ -215,6 +215,19 @@ class PackReaderTest {
                 }));
     }
 
+    /** The first scenario is the usual run; one that stands before it by mistake would be taken for it. */
+    @Test
+    void unitIsFoundInItsUsualRun() {
+        String pack = PackLibrary.text("f9-airhandler");
+        String spoiled = pack.replaceFirst("scenarios:\n", "scenarios:\n  held:\n    seconds: 60\n    steps: [{at: 0, power: 1}, {at: 10, test-button: 1}]\n");
+        assertThatThrownBy(() -> PackReader.read(spoiled)).isInstanceOfSatisfying(PackException.class, refused -> assertThat(refused.problems())
+                .anySatisfy(p -> {
+                    assertThat(p.path()).isEqualTo("/moments/found");
+                    assertThat(p.reason()).contains("'thermostat'").contains("'held'");
+                    assertThat(p.remedy()).contains("thermostat: {}");
+                }));
+    }
+
     @Test
     void faultThatNoVisitCanProveIsRefusedWithWhatIsMissing() {
         String pack = PackLibrary.text("f1-furnace");
