@@ -81,6 +81,9 @@ final class Strangers {
                 {"        draft-missing:\n          outputs: [inducer]", "        draft-missing:"},
                 {"        no-reply:\n          outputs: [heat]", "        no-reply:"},
                 {"        frozen:\n          outputs: [fan]", "        frozen:"}}),
+            Map.entry("f13-multisplit", new String[][] {
+                {"        hot:\n          outputs: [fan]", "        hot:"},
+                {"{when: elapsed >= 2, to: ready}", "{when: elapsed >= 6, to: ready}"}}),
             Map.entry("f16-humidity", new String[][] {
                 {"humidity <= limit - 3 - drift", "humidity <= limit - 6 - drift"},
                 {"not in.sensor, to: no-sensor", "not in.sensor and elapsed >= 10, to: no-sensor"}}),

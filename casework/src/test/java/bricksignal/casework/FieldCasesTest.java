@@ -23,6 +23,7 @@ class FieldCasesTest {
     private static final CaseUnit HEAT_PUMP = Units.shipped("f10-heatpump");
     private static final CaseUnit DETECTOR = Units.shipped("f18-leak");
     private static final CaseUnit HUMIDITY = Units.shipped("f16-humidity");
+    private static final CaseUnit MULTISPLIT = Units.shipped("f13-multisplit");
     private static final CaseUnit MINISPLIT = Units.shipped("f12-minisplit");
     private static final CaseUnit TWO_STAGES = Units.shipped("f2-furnace");
     private static final CaseUnit ZONED = Units.composed("f2-furnace", Map.of("zones", "several"));
@@ -88,6 +89,8 @@ class FieldCasesTest {
                         .yes("see-age").never("board", "refrigerant"),
                 new FieldCase("C46 limit set too low", HUMIDITY, "limit-low", 2).yes("see-reheat").reads("humidity-felt", "51").yes("set.limit")
                         .never("valve", "board"),
+                new FieldCase("C44 switch of the board", MULTISPLIT, "test-dirty", 4).no("see-test").reads("v.test-pad.tested", "3.1")
+                        .reads("v.test-pad.standby", "5.0").yes("probe-test").never("board"),
                 new FieldCase("C21 indoor board's relay", MINISPLIT, "permit-dead", 4).reads("v.O1.run", "230").reads("v.I1.run", "230")
                         .reads("v.I3.run", "0").reads("v.O3.run", "0").yes("hear-relay").never("outdoor-board"),
                 new FieldCase("C22 conductor between the units", MINISPLIT, "wire-3-open", 4).reads("v.O1.standby", "230")

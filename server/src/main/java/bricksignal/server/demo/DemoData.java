@@ -48,6 +48,7 @@ public class DemoData implements ApplicationRunner {
     private static final String MODULE = "f11-module";
     private static final String RELAY_BOARD = "f8-airhandler";
     private static final String HEAT_PUMP = "f10-heatpump";
+    private static final String MULTI_SPLIT = "f13-multisplit";
     private static final String HUMIDITY = "f16-humidity";
     private static final String DETECTOR = "f18-leak";
 
@@ -124,6 +125,7 @@ public class DemoData implements ApplicationRunner {
         job(unit("Smokehouse", "Kiln Lane 2, Skerrow", "Heat pump, packing room", "north wall", HEAT_PUMP), ines, "Iced solid, never thaws by itself.", today);
         job(unit("Puppet theatre", "Upper Green 6, Little Skerrow", "Air handler, stage", "under the stage", RELAY_BOARD), tobin, "Fan called, nothing blows.", today);
         job(unit("Chart archive", "Upper Green 2, Little Skerrow", "Rooftop, reading room", "flat roof", HUMIDITY), tobin, "Dries all day, space feels right.", today);
+        job(unit("Guest house", "Chapel Road 4, Skerrow", "Multi-split, outdoor unit", "flat roof", MULTI_SPLIT), tobin, "Does not take its test run.", today);
         job(unit("Kelp press", "Slip Road 3, Holm", "Air handler with detector", "drying loft", DETECTOR), tobin, "Thermostat goes dark, fan runs on.", today);
         List<Past> past = new ArrayList<>();
         past.add(new Past(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id(), "ines",
