@@ -44,6 +44,10 @@ final class FaultChecks {
                         + "': lamps and tests are as in a unit in good order", "Declare a point, a reading or a check that shows it");
                 hidden.add(hypothesis.fault().id());
             }
+            if (!pack.unit(hypothesis.id()).settles(model.scenarios().get(0).id())) {
+                root.at("faults").at(hypothesis.fault().id()).note("with the fault '" + hypothesis.fault().id() + "' the unit chatters: contacts and "
+                        + "board find no rest", "Look for two states that send each other back, or a contact that opens what closes it");
+            }
         }
         for (Provability.Session visit : Provability.of(pack, share -> progress.accept(COMPILED + (1 - COMPILED) * share))) {
             if (!visit.proven() && !hidden.contains(visit.fault())) {

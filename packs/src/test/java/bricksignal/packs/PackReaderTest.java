@@ -215,6 +215,20 @@ class PackReaderTest {
                 }));
     }
 
+    /** A board that goes back as soon as it has come finds no rest with its sensor open. */
+    @Test
+    void faultThatChattersIsRefused() {
+        String pack = PackLibrary.text("f13-multisplit");
+        String spoiled = pack.replace("coil-ohms <= 100 and coil-ohms >= 0.1 and not in.S, to: ready", "not in.S, to: ready");
+        assertThat(spoiled).isNotEqualTo(pack);
+        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
+                assertThat(refused.problems()).anySatisfy(p -> {
+                    assertThat(p.path()).isEqualTo("/faults/coil-open");
+                    assertThat(p.reason()).contains("chatters");
+                    assertThat(p.remedy()).contains("two states");
+                }));
+    }
+
     /** The first scenario is the usual run; one that stands before it by mistake would be taken for it. */
     @Test
     void unitIsFoundInItsUsualRun() {
