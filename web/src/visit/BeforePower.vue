@@ -24,7 +24,9 @@ watch(
   () => page.value!.log.length,
   () => (again.value = false),
 )
-const done = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER'))
+const done = computed(() =>
+  page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER' && !complaints.value.some((c) => c.test === l.test)),
+)
 type Way = 'tap' | 'camera' | 'file'
 const ways: { id: Way; label: string }[] = [
   { id: 'tap', label: 'Tap it' },
@@ -36,6 +38,12 @@ const typedPattern = ref('')
 const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
 const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
 const { data: checks } = useChecksBefore()
+const complaints = computed(() =>
+  unit.value!.complaints.map((c) => ({
+    ...c,
+    said: page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER' && l.test === c.test).at(-1),
+  })),
+)
 </script>
 
 <template>
@@ -44,6 +52,24 @@ const { data: checks } = useChecksBefore()
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.
     </p>
+    <p v-for="c in unit!.cautions" :key="c" class="caution lead-caution">{{ c }}</p>
+    <div v-if="complaints.length" class="reset" data-test="complaints">
+      <span id="q-complaint">What fails, as whoever called says?</span>
+      <button
+        v-for="c in complaints"
+        :key="c.test"
+        type="button"
+        class="key"
+        aria-describedby="q-complaint"
+        :aria-pressed="c.said !== undefined"
+        :disabled="closed"
+        @click="
+          add(c.said ? { kind: 'TAKE_BACK', supersedes: c.said.id } : { kind: 'ANSWER', test: c.test, yes: true })
+        "
+      >
+        {{ c.label }}
+      </button>
+    </div>
     <div class="reset" data-test="reset">
       <span id="q-reset">Was it reset, or the power cycled, before you came?</span>
       <button

@@ -22,10 +22,10 @@ export function outline(
   return `M${x(from).toFixed(1)} ${low}${steps.join('')}H${x(to).toFixed(1)}`
 }
 
-/** Seconds between the marks of the clock: round ones, no closer than their figures are wide. */
 const ROUND = [15, 30, 60, 120, 300, 600, 900, 1800, 3600]
 const FIGURES = 40
 
+/** Seconds between the marks of the clock: round ones, no closer than their figures are wide. */
 export function tickStep(diagram: Pick<Diagram, 'from' | 'to'>, width: number): number {
   const room = ((diagram.to - diagram.from) * FIGURES) / (width - LEFT - 8)
   return ROUND.find((step) => step >= room) ?? Math.ceil(room / 3600) * 3600

@@ -155,8 +155,7 @@ final class Strangers {
 
     /** True if it comes to every moment that somebody waits for. */
     private static boolean runs(UnitModel kind, VirtualUnit unit) {
-        return kind.moments().stream().filter(moment -> moment.during() != null).allMatch(moment -> unit.run(moment.scenario())
-                .firstStretch(moment.during()).filter(stretch -> stretch[1] - stretch[0] > moment.offset()).isPresent());
+        return kind.moments().stream().allMatch(moment -> unit.comesTo(moment).isPresent());
     }
 
     private static Machine drawnOnce(UnitModel kind, Random random) {

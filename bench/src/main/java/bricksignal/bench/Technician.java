@@ -140,7 +140,7 @@ final class Technician {
     private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
         VirtualUnit unit = unit(present());
-        double at = unit.waitedFor(moment, due(moment));
+        double at = unit.comesTo(moment).orElseGet(() -> due(moment));
         boolean misread = random.nextDouble() < (test instanceof Test.Check ? habits.wrongAnswer() : habits.misread());
         if (test instanceof Test.Check check) {
             boolean yes = random.nextDouble() < chance(check, moment, unit, at);
@@ -156,7 +156,7 @@ final class Technician {
 
     /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
     private double chance(Test.Check check, Moment moment, VirtualUnit unit, double at) {
-        if (check.sense().tellsOfTime()) {
+        if (check.sense().onlyAsks()) {
             boolean gone = left().isEmpty();
             HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1
                     ? pack.space().single(left().get(0).id()) : truth.id();

@@ -10,12 +10,14 @@ import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -32,11 +34,12 @@ public final class Case {
     private final Diagnosis before;
     private final Setup standing;
     private final boolean powerCycled;
+    private final @Nullable String call;
     private final Stamps stamps;
     private volatile @Nullable Advice advice;
 
     private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Setup standing,
-            boolean powerCycled, Stamps stamps) {
+            boolean powerCycled, @Nullable String call, Stamps stamps) {
         this.unit = unit;
         this.policy = policy;
         this.lines = List.copyOf(lines);
@@ -44,13 +47,14 @@ public final class Case {
         this.before = before;
         this.standing = standing;
         this.powerCycled = powerCycled;
+        this.call = call;
         this.stamps = stamps;
     }
 
     /** A case with nothing entered yet. */
     public static Case of(CaseUnit unit, Policy policy) {
         Diagnosis nothing = Diagnosis.of(unit.pack());
-        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false, Stamps.NONE);
+        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false, null, Stamps.NONE);
     }
 
     /** A case with these entries, oldest first. What this unit does not understand counts as nothing. */
@@ -70,7 +74,7 @@ public final class Case {
 
     /** The same under another policy. */
     public Case under(Policy other) {
-        return other.equals(policy) ? this : new Case(unit, other, lines, diagnosis, before, standing, powerCycled, stamps);
+        return other.equals(policy) ? this : new Case(unit, other, lines, diagnosis, before, standing, powerCycled, call, stamps);
     }
 
     public CaseUnit unit() {
@@ -166,7 +170,7 @@ public final class Case {
     private boolean goesOn(Filed filed) {
         boolean twinAgain = filed.entry() instanceof Entry.Twin twin && lines.stream().anyMatch(line ->
                 line.filed().entry() instanceof Entry.Twin other && other.unit().equals(twin.unit()));
-        boolean ofAll = filed.entry() instanceof Entry.PowerCycled || filed.entry() instanceof Entry.Stamped;
+        boolean ofAll = filed.entry() instanceof Entry.PowerCycled || complaint(filed.entry()) != null || filed.entry() instanceof Entry.Stamped;
         return filed.supersedes() == null && !ofAll && !twinAgain;
     }
 
@@ -182,7 +186,7 @@ public final class Case {
             now = now.and(observed(observation));
             stands = observation instanceof Observation.Reading reading ? TestCost.after(reading.test()) : stands;
         }
-        return new Case(unit, policy, more, now, last, stands, powerCycled, stamps);
+        return new Case(unit, policy, more, now, last, stands, powerCycled, call, stamps);
     }
 
     private Line line(Filed filed, boolean counts) {
@@ -195,21 +199,30 @@ public final class Case {
     }
 
     private Observation observed(Observation observation) {
-        return powerCycled && observation instanceof Observation.Lamp lamp
-                ? new Observation.Lamp(lamp.board(), lamp.weights(), true) : observation;
+        return observation instanceof Observation.Lamp lamp ? new Observation.Lamp(lamp.board(), lamp.weights(), powerCycled, call) : observation;
+    }
+
+    /** The run that a yes to the question what fails picks; null for any other entry, and for what this unit does not understand. */
+    private @Nullable String complaint(Entry entry) {
+        return entry instanceof Entry.Answer answer && answer.yes() ? unit.pack().catalogue().tests().stream()
+                .filter(test -> test.id().equals(answer.test()) && test instanceof Test.Check check && check.sense() == Test.Sense.COMPLAINT)
+                .map(test -> unit.model().moment(test.moment()).scenario()).findFirst().orElse(null) : null;
     }
 
     private static Case anew(Case empty, List<Filed> entries) {
         Set<String> out = outdated(entries);
         boolean cycled = entries.stream().filter(e -> e.entry() instanceof Entry.PowerCycled && !out.contains(e.id()))
                 .reduce((first, last) -> last).map(e -> ((Entry.PowerCycled) e.entry()).yes()).orElse(false);
-        Case now = new Case(empty.unit, empty.policy, List.of(), empty.diagnosis, empty.before, empty.standing, cycled,
+        String usual = empty.unit.model().scenarios().get(0).id();
+        String call = entries.stream().filter(e -> !out.contains(e.id())).map(e -> empty.complaint(e.entry())).filter(Objects::nonNull)
+                .reduce((first, last) -> last).filter(run -> !run.equals(usual)).orElse(null);
+        Case now = new Case(empty.unit, empty.policy, List.of(), empty.diagnosis, empty.before, empty.standing, cycled, call,
                 stamps(empty.unit, entries, out));
         for (Filed filed : entries) {
             if (out.contains(filed.id())) {
                 List<Line> more = new ArrayList<>(now.lines);
                 more.add(now.line(filed, false));
-                now = new Case(now.unit, now.policy, more, now.diagnosis, now.before, now.standing, cycled, now.stamps);
+                now = new Case(now.unit, now.policy, more, now.diagnosis, now.before, now.standing, cycled, call, now.stamps);
             } else {
                 now = now.added(filed);
             }

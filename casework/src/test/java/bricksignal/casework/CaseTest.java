@@ -68,6 +68,7 @@ class CaseTest {
                 new Entry.Seen("flame", false, 31), new Entry.Watched(120), new Entry.Twin("u1", true), new Entry.Twin("u1", false),
                 new Entry.Repaired("igniter"), new Entry.Answer("watch.cycles", true), new Entry.Note("x"),
                 new Entry.ChangeIn("try-jumper", null), new Entry.Answer("gone", true),
+                new Entry.Answer("complaint.cooling", true), new Entry.Answer("complaint.thermostat", false),
                 new Entry.Earlier(HOSE, When.LAST_NIGHT), new Entry.Died(6, "IND", "R"), new Entry.Visited(3, "igniter", true),
                 new Entry.Stamped("draft-gauge", "0.35"), new Entry.Stamped("draft-gauge", "0.70"), new Entry.Stamped("gone", "1"));
         Arbitrary<Entry> any = Arbitraries.of(entries);
@@ -96,6 +97,26 @@ class CaseTest {
         Case found = with(FURNACE, new Entry.Pattern(null, "heartbeat"));
         Case reset = found.and(filed("r", new Entry.PowerCycled(true), null));
         assertThat(belief(reset, "igniter-open")).isGreaterThan(1.5 * belief(found, "igniter-open"));
+    }
+
+    /** A lamp that only waits is as it should be in the usual run of nobody; whoever called for no cooling has cooling called for just now. */
+    @Test
+    void complaintPicksTheRunInWhichTheLampIsRead() {
+        Entry waits = new Entry.Pattern("unit-board", "slow");
+        Case heating = with(ROOFTOP, waits, new Entry.Answer("complaint.heating", true));
+        Case cooling = with(ROOFTOP, waits, new Entry.Answer("complaint.cooling", true));
+        assertThat(belief(heating, "field-w-open")).isGreaterThan(0.1).isGreaterThan(20 * belief(heating, "field-y-open"));
+        assertThat(belief(cooling, "field-y-open")).isGreaterThan(0.3).isGreaterThan(20 * belief(cooling, "field-w-open"));
+        Case back = cooling.and(filed("b", new Entry.TakeBack(), "e2"));
+        assertThat(belief(back, "field-y-open")).as("taken back").isEqualTo(belief(with(ROOFTOP, waits), "field-y-open"));
+    }
+
+    /** What is complained of speaks by itself against what does nothing in that call. */
+    @Test
+    void complaintIsEvidence() {
+        Case cooling = with(ROOFTOP, new Entry.Answer("complaint.cooling", true));
+        assertThat(belief(cooling, "charge-low")).isGreaterThan(1.5 * belief(fresh(ROOFTOP), "charge-low"));
+        assertThat(belief(cooling, "electrode-gap")).isLessThan(0.5 * belief(fresh(ROOFTOP), "electrode-gap"));
     }
 
     @Test

@@ -31,7 +31,7 @@ final class Units {
     }
 
     static CaseUnit shipped(String id) {
-        return CaseUnit.of(id, PackLibrary.ready(PackReader.read(PackLibrary.text(id))));
+        return CaseUnit.of(id, PackLibrary.ready(id));
     }
 
     /** A shipped family with other options chosen. */

@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -25,7 +26,7 @@ import tools.jackson.databind.node.StringNode;
 final class Composer {
 
     /** Keys that compose and are not part of a flat pack. */
-    static final Set<String> COMPOSING = Set.of("uses", "choices", "not-together", "overrides", "without");
+    static final Set<String> COMPOSING = Set.of("uses", "choices", "not-together", "overrides", "without", "values");
     /** Keys of an option that are none of a pack. */
     private static final Set<String> OPTION = Set.of("label", "adds");
     private static final Set<String> HEAD = Set.of("assembly", "title", "ports", "values");
@@ -65,8 +66,16 @@ final class Composer {
         Section root = new Section(family, family.root(), "", problems);
         List<Section> options = new Choices(root).chosen(chosen);
         own(root, key -> true);
-        uses(root);
-        options.forEach(this::uses);
+        Set<String> used = new LinkedHashSet<>();
+        Stream.concat(Stream.of(root), options.stream()).forEach(from -> {
+            uses(from, options);
+            used.addAll(from.at("uses").children().keySet());
+        });
+        options.forEach(option -> option.at("values").children().forEach((name, values) -> {
+            if (!used.contains(name)) {
+                values.note("nothing is used by the name '" + name + "'", "Take it out, or correct the name" + ModelChecks.maybe(name, used));
+            }
+        }));
         for (Section option : options) {
             without(option);
             overrides(option);
@@ -95,7 +104,8 @@ final class Composer {
         }
     }
 
-    private void uses(Section from) {
+    /** What a family or an option uses, with the values that the chosen options give. */
+    private void uses(Section from, List<Section> options) {
         from.at("uses").children().forEach((name, use) -> {
             String id = use.text("assembly");
             Document assembly = assemblies.apply(id);
@@ -103,7 +113,8 @@ final class Composer {
                 use.at("assembly").note("there is no assembly '" + id + "'", "Choose one of " + String.join(", ", PackLibrary.assemblies())
                         + ModelChecks.maybe(id, PackLibrary.assemblies()));
             } else {
-                new Use(use, assembly, id).expand();
+                new Use(use, assembly, id).expand(options.stream().filter(option -> option.at("values").has(name))
+                        .map(option -> option.at("values").at(name)).toList());
             }
         });
     }
@@ -215,11 +226,13 @@ final class Composer {
             this.id = id;
         }
 
-        void expand() {
+        void expand(List<Section> otherwise) {
             assembly.root().path("values").properties().forEach(e -> given.put(e.getKey(), e.getValue().path("default")));
             Set<String> ports = new LinkedHashSet<>(assembly.root().path("ports").propertyNames());
-            take("ports", ports);
-            take("values", new LinkedHashSet<>(assembly.root().path("values").propertyNames()));
+            Set<String> values = new LinkedHashSet<>(assembly.root().path("values").propertyNames());
+            take(use.at("ports"), "port", ports);
+            take(use.at("values"), "value", values);
+            otherwise.forEach(section -> take(section, "value", values));
             ports.stream().filter(port -> !given.containsKey(port)).forEach(port -> use.note("port '" + port + "' of the assembly '" + id
                     + "' is left open: " + assembly.root().path("ports").path(port).asString(""), "Say which net it is, under 'ports'"));
             if (use.hasProblems()) {
@@ -235,12 +248,12 @@ final class Composer {
                     "Declare it in the assembly"));
         }
 
-        private void take(String kind, Set<String> known) {
-            use.at(kind).children().forEach((name, section) -> {
+        private void take(Section from, String kind, Set<String> known) {
+            from.children().forEach((name, section) -> {
                 if (known.contains(name)) {
                     given.put(name, section.node());
                 } else {
-                    section.note("the assembly '" + id + "' has no " + kind.replaceAll("s$", "") + " '" + name + "'",
+                    section.note("the assembly '" + id + "' has no " + kind + " '" + name + "'",
                             "Take it out, or correct the name" + ModelChecks.maybe(name, known));
                 }
             });

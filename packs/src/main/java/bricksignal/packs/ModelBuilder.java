@@ -151,7 +151,7 @@ final class ModelBuilder {
         List<Scenario.Step> steps = s.items("steps").stream().flatMap(step -> step.children().entrySet().stream()
                 .filter(e -> !e.getKey().equals("at"))
                 .map(e -> new Scenario.Step(step.number("at", 0), e.getKey(), e.getValue().asNumber()))).toList();
-        return new Scenario(id, s.number("seconds", 0), steps);
+        return new Scenario(id, s.number("seconds", 0), steps, s.has("called") ? s.text("called") : null);
     }
 
     private static Moment moment(String id, Section s) {

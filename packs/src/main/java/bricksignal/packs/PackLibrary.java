@@ -118,6 +118,11 @@ public final class PackLibrary {
         return CompiledPack.of(model, ErrorModel.defaults(), read(model.id(), "/records/" + model.id() + ".txt"));
     }
 
+    /** The same of a shipped pack by its id, as it usually is. */
+    public static CompiledPack ready(String id) {
+        return ready(PackReader.read(text(id)));
+    }
+
     /** Names this engine by what it recorded of the packs that ship: another one records something else. */
     public static String engine() {
         return Engine.NAME;

@@ -212,6 +212,17 @@ class CompositionTest {
                 .satisfies(p -> assertThat(p.reason()).contains("no choice 'igniton'"));
     }
 
+    /** Another line voltage is other windings in the motors that the family uses anyway. */
+    @Test
+    void optionGivesValuesToWhatTheFamilyUses() {
+        UnitModel roof = PackReader.read(PackLibrary.text("f14-rooftop", Map.of("voltage", "v460")));
+        VirtualUnit unit = VirtualUnit.of(roof, roof.machine());
+        assertThat(at(unit, roof, "cool").amps("comp-w12").magnitude()).as("four times the impedance").isCloseTo(460 / Math.hypot(32, 72), within(0.1));
+        String family = spoilt("        adds: direct spark\n", "        adds: direct spark\n        values: {inducerr: {ohms: 30}, inducer: {omhs: 30}}\n");
+        assertThat(problems(family, Map.of("ignition", "spark"))).extracting(PackProblem::reason)
+                .anyMatch(r -> r.contains("nothing is used by the name 'inducerr'")).anyMatch(r -> r.contains("no value 'omhs'"));
+    }
+
     @Test
     void overrideOfAStateThatIsNotThereAndAnEmptyTakingOutAreTold() {
         String family = spoilt("points/PSI/moments:", "points/PSII/moments:")

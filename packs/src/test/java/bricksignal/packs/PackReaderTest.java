@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -207,12 +208,7 @@ class PackReaderTest {
         String pack = PackLibrary.text("f7-stove");
         String spoiled = pack.replace("amps.auger >= 0.3 and auger-turns >= 0.5", "amps.auger >= 0.5 and auger-turns >= 0.5");
         assertThat(spoiled).isNotEqualTo(pack);
-        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
-                assertThat(refused.problems()).anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/channels/auger");
-                    assertThat(p.reason()).contains("20 % more impedance").contains("does not come");
-                    assertThat(p.remedy()).contains("threshold");
-                }));
+        assertRefused(() -> PackReader.check(spoiled), "/channels/auger", "threshold", "20 % more impedance", "does not come");
     }
 
     /** A board that goes back as soon as it has come finds no rest with its sensor open. */
@@ -221,12 +217,7 @@ class PackReaderTest {
         String pack = PackLibrary.text("f13-multisplit");
         String spoiled = pack.replace("coil-ohms <= 100 and coil-ohms >= 0.1 and not in.S, to: ready", "not in.S, to: ready");
         assertThat(spoiled).isNotEqualTo(pack);
-        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
-                assertThat(refused.problems()).anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/faults/coil-open");
-                    assertThat(p.reason()).contains("chatters");
-                    assertThat(p.remedy()).contains("two states");
-                }));
+        assertRefused(() -> PackReader.check(spoiled), "/faults/coil-open", "two states", "chatters");
     }
 
     /** The first scenario is the usual run; one that stands before it by mistake would be taken for it. */
@@ -234,12 +225,7 @@ class PackReaderTest {
     void unitIsFoundInItsUsualRun() {
         String pack = PackLibrary.text("f9-airhandler");
         String spoiled = pack.replaceFirst("scenarios:\n", "scenarios:\n  held:\n    seconds: 60\n    steps: [{at: 0, power: 1}, {at: 10, test-button: 1}]\n");
-        assertThatThrownBy(() -> PackReader.read(spoiled)).isInstanceOfSatisfying(PackException.class, refused -> assertThat(refused.problems())
-                .anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/moments/found");
-                    assertThat(p.reason()).contains("'thermostat'").contains("'held'");
-                    assertThat(p.remedy()).contains("thermostat: {}");
-                }));
+        assertRefused(() -> PackReader.read(spoiled), "/moments/found", "thermostat: {}", "'thermostat'", "'held'");
     }
 
     @Test
@@ -247,11 +233,15 @@ class PackReaderTest {
         String pack = PackLibrary.text("f1-furnace");
         String spoiled = pack.replaceFirst("(?m)^  see-hose: .*\n", "");
         assertThat(spoiled).isNotEqualTo(pack);
-        assertThatThrownBy(() -> PackReader.check(spoiled)).isInstanceOfSatisfying(PackException.class, refused ->
-                assertThat(refused.problems()).anySatisfy(p -> {
-                    assertThat(p.path()).isEqualTo("/faults/vent-blocked");
-                    assertThat(p.reason()).contains("can never be proven");
-                    assertThat(p.remedy()).contains("hose-leaks");
-                }));
+        assertRefused(() -> PackReader.check(spoiled), "/faults/vent-blocked", "hose-leaks", "can never be proven");
+    }
+
+    /** Among what is wrong is this, at its place, with the reason and what to do. */
+    private static void assertRefused(ThrowingCallable reading, String path, String remedy, String... reasons) {
+        assertThatThrownBy(reading).isInstanceOfSatisfying(PackException.class, refused -> assertThat(refused.problems()).anySatisfy(p -> {
+            assertThat(p.path()).isEqualTo(path);
+            assertThat(p.reason()).contains(reasons);
+            assertThat(p.remedy()).contains(remedy);
+        }));
     }
 }

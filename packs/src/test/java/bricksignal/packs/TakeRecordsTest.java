@@ -30,7 +30,7 @@ class TakeRecordsTest {
     @ParameterizedTest
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void readySaysWhatTheRunsSay(String id) {
-        CompiledPack ready = PackLibrary.ready(PackReader.read(PackLibrary.text(id)));
+        CompiledPack ready = PackLibrary.ready(id);
         CompiledPack anew = anew(id);
         assertThat(everything(ready)).isEqualTo(everything(anew));
         for (HypothesisId hypothesis : everything(anew)) {
@@ -51,7 +51,7 @@ class TakeRecordsTest {
     /** What is not in the records is run when somebody asks: a reading that no test foresees, and a pair. */
     @Test
     void whatWasNotRecordedIsRunWhenAskedFor() {
-        CompiledPack ready = PackLibrary.ready(PackReader.read(PackLibrary.text("f1-furnace")));
+        CompiledPack ready = PackLibrary.ready("f1-furnace");
         CompiledPack anew = anew("f1-furnace");
         String moment = anew.model().moments().get(0).id();
         var free = anew.catalogue().free(MeterMode.AC_VOLTS, new Place.Across(anew.model().points().get(2).net(),

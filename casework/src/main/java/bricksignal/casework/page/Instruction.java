@@ -54,7 +54,7 @@ final class Instruction {
     static Message when(CompiledPack pack, Test test) {
         if (test instanceof Test.Check check && check.sense().changesAPart()) {
             return Message.of("when.failed-call");
-        } else if (test instanceof Test.Check check && check.sense().tellsOfTime()) {
+        } else if (test instanceof Test.Check check && check.sense().onlyAsks()) {
             return Message.NOTHING;
         }
         boolean told = test instanceof Test.Check check && !check.change().equals(Message.NOTHING);
@@ -78,7 +78,7 @@ final class Instruction {
 
     /** It asks whether something changes: in a unit in good order nothing does. */
     private static boolean asksForAChange(Test.Check check) {
-        return check.sense().tellsOfTime() || check.sense().changesAPart() || check.sense() == Test.Sense.RESEAT
+        return check.sense().onlyAsks() || check.sense().changesAPart() || check.sense() == Test.Sense.RESEAT
                 || check.sense() == Test.Sense.FEEL && check.when() == null;
     }
 

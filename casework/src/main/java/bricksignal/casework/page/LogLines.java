@@ -45,7 +45,8 @@ final class LogLines {
         return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), line.filed().entry()
                 instanceof Entry.Earlier earlier ? Message.of("log.earlier", Message.of("log.when." + earlier.when()), what) : what,
                 found(entry, line, weights), judgement(first), due(first), line.counts(),
-                first instanceof Observation.Reading, board, weights);
+                first instanceof Observation.Reading, board, first instanceof Observation.Reading reading ? reading.test().id()
+                : first instanceof Observation.Answer answer ? answer.test().id() : null, weights);
     }
 
     /** What an entry is about, whenever it was so. */

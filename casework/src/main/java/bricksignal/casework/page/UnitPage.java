@@ -5,8 +5,10 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.unit.CallAdvice;
+import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.Arrays;
@@ -19,11 +21,14 @@ import org.jspecify.annotations.Nullable;
  * @param key names this very unit
  * @param pack its family
  * @param duty what this board is responsible for, and what it is not
+ * @param complaints what may be complained of, where more than one thing can be called for; empty elsewhere
  * @param modes settings of the meter that read between two points
+ * @param cautions what to mind before anything is begun
  * @param defer what comes before anything that is said
  */
 public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
-        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, Message defer) {
+        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<Complaint> complaints, List<String> cautions,
+        Message defer) {
 
     /** A lamp, by what its flashes differ, and its chart. */
     public record BoardLamp(String board, String label, List<String> marks, List<ChartCode> chart) {
@@ -43,6 +48,10 @@ public record UnitPage(String key, String pack, String title, String duty, List<
 
     /** A setting of the meter that reads between two points; dead where the power must be off. */
     public record Mode(MeterMode mode, Message label, Message unit, boolean dead) {
+    }
+
+    /** Something that is called for and may fail; the test is the question whether it is that. */
+    public record Complaint(String test, String label) {
     }
 
     /** A stage of the sequence and what is seen. */
@@ -67,7 +76,14 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
                         Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
-                model.calls().stream().map(call -> call(model, call)).toList(), Message.of("defer"));
+                model.calls().stream().map(call -> call(model, call)).toList(), complaints(pack),
+                model.cautions().stream().filter(c -> c.role() == Caution.Role.COMBUSTION).map(Caution::says).toList(), Message.of("defer"));
+    }
+
+    private static List<Complaint> complaints(CompiledPack pack) {
+        return pack.catalogue().tests().stream().filter(Test.Check.class::isInstance).map(Test.Check.class::cast)
+                .filter(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> new Complaint(check.id(),
+                        String.valueOf(pack.model().scenario(pack.model().moment(check.moment()).scenario()).called()))).toList();
     }
 
     /** Seconds after the call, for a moment that comes while the unit is calling. */

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.unit.Test.Sense;
 import bricksignal.packs.PackLibrary;
-import bricksignal.packs.PackReader;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,7 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where the work can hurt somebody the usual caution stands at that place, at questions too (common practice, no source). */
 class CautionsTest {
 
-    private static final CompiledPack FURNACE = PackLibrary.ready(PackReader.read(PackLibrary.text("f1-furnace")));
+    private static final CompiledPack FURNACE = PackLibrary.ready("f1-furnace");
 
     static Stream<String> packs() {
         return PackLibrary.ids().stream();
@@ -39,9 +38,9 @@ class CautionsTest {
     @ParameterizedTest
     @MethodSource("packs")
     void everyQuestionThatTouchesHasACaution(String id) {
-        CompiledPack pack = PackLibrary.ready(PackReader.read(PackLibrary.text(id)));
+        CompiledPack pack = PackLibrary.ready(id);
         List<String> without = pack.catalogue().tests().stream().filter(test -> test instanceof bricksignal.core.unit.Test.Check check
-                && check.sense() != Sense.LOOK && check.sense() != Sense.HEAR && check.sense() != Sense.SMELL && !check.sense().tellsOfTime()
+                && check.sense() != Sense.LOOK && check.sense() != Sense.HEAR && check.sense() != Sense.SMELL && !check.sense().onlyAsks()
                 && TestPage.cautions(pack.model(), test).isEmpty()).map(bricksignal.core.unit.Test::id).toList();
         assertThat(without).isEmpty();
     }

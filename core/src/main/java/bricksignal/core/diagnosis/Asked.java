@@ -19,7 +19,7 @@ record Asked(HypothesisId run, Expr closed) {
     Set<String> in(VirtualUnit unit, VirtualUnit good, TestCatalogue catalogue, List<Moment> all) {
         Set<String> moments = new LinkedHashSet<>();
         for (Moment moment : all) {
-            double at = unit.waitedFor(moment, catalogue.seconds(moment.id()));
+            double at = catalogue.seconds(unit, moment);
             Snapshot then = unit.run(moment.scenario()).at(at).unit();
             if (closed.holds(then.at(at)) && Ways.of(Stream.of(good.run(moment.scenario()))).lead(then)) {
                 moments.add(moment.id());

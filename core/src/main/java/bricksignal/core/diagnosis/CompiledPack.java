@@ -31,6 +31,7 @@ public final class CompiledPack {
     private final Predictions predictions;
     private final Map<UnitModel.Stage, ChannelRun.Span> stages = new LinkedHashMap<>();
     private final boolean shares;
+    private final Columns columns;
 
     private CompiledPack(UnitModel model, ErrorModel errors, VirtualUnit nominal, SequenceStory story, HypothesisSpace space,
             TestCatalogue catalogue, Predictions predictions, boolean shares) {
@@ -42,6 +43,7 @@ public final class CompiledPack {
         this.catalogue = catalogue;
         this.predictions = predictions;
         this.shares = shares;
+        this.columns = new Columns(this);
         model.stages().forEach(stage -> nominal.usualRun().firstStretch(stage.when())
                 .ifPresent(span -> stages.put(stage, new ChannelRun.Span(span[0], span[1]))));
     }
@@ -130,6 +132,10 @@ public final class CompiledPack {
                 predictions, true);
     }
 
+    Columns columns() {
+        return columns;
+    }
+
     public UnitModel model() {
         return model;
     }
@@ -164,7 +170,7 @@ public final class CompiledPack {
      */
     public long bytes() {
         long labels = BYTES_OF_A_MODEL + (long) catalogue.tests().size() * BYTES_OF_A_TEST;
-        return shares ? labels : labels + predictions.bytes();
+        return (shares ? labels : labels + predictions.bytes()) + columns.bytes();
     }
 
     /** Solved states of its circuit, to be shared by boards of the same wiring. */

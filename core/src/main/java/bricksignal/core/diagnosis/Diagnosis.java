@@ -75,20 +75,16 @@ public final class Diagnosis {
         this.evidence = before.evidence.and(observation);
         this.observations = evidence.observations();
         this.sums = new ConcurrentHashMap<>(before.sums);
-        Evidence.Entry entry = evidence.entries().get(observations.size() - 1);
-        Likelihoods loose = Likelihoods.loose(pack);
+        Columns.Column known = pack.columns().of(evidence.entries().get(observations.size() - 1));
         double[] column = new double[before.logs.length];
         this.logs = before.logs.clone();
         this.onItsWayLogs = before.onItsWayLogs.clone();
         this.looseLogs = before.looseLogs.clone();
         for (int h = 0; h < column.length; h++) {
-            HypothesisId then = entry.then(space, space.considered().get(h).id());
-            double stopped = likelihoods.log(entry.together(), then, false);
-            double onItsWay = Likelihoods.tells(observation) ? likelihoods.log(entry.together(), then, true) : stopped;
-            column[h] = Math.max(stopped, onItsWay);
-            logs[h] += stopped;
-            onItsWayLogs[h] += onItsWay;
-            looseLogs[h] += loose.log(entry.together(), then, false);
+            column[h] = Math.max(known.stopped()[h], known.onItsWay()[h]);
+            logs[h] += known.stopped()[h];
+            onItsWayLogs[h] += known.onItsWay()[h];
+            looseLogs[h] += known.loose()[h];
         }
         List<double[]> more = new ArrayList<>(before.columns);
         more.add(column);

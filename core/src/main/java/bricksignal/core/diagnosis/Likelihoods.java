@@ -124,9 +124,10 @@ final class Likelihoods {
     private double lamp(Observation.Lamp lamp, HypothesisId id, boolean onItsWay) {
         Predictions predictions = pack.predictions();
         Chart chart = pack.model().chart(lamp.board());
+        String call = lamp.call();
         Map<LampPattern, Double> stopped = lamp.afterReset() ? predictions.lampSharesAfterReset(id, lamp.board())
-                : predictions.lampShares(id, lamp.board());
-        Map<LampPattern, Double> before = onItsWay && !lamp.afterReset() ? predictions.lampSharesBefore(id, lamp.board()) : stopped;
+                : call != null ? predictions.lampSharesIn(call, id, lamp.board()) : predictions.lampShares(id, lamp.board());
+        Map<LampPattern, Double> before = onItsWay && !lamp.afterReset() && call == null ? predictions.lampSharesBefore(id, lamp.board()) : stopped;
         double seen = before.equals(stopped) ? chart.likelihood(stopped, lamp.weights()) : chart.likelihoodOnItsWay(before, lamp.weights());
         return (1 - lampMisread) * seen + lampMisread / (1 + lamp.weights().size());
     }

@@ -29,10 +29,16 @@ public sealed interface Observation {
      * @param board the board the lamp is on
      * @param weights for each pattern how likely it was this one; they need not sum to one, the rest is "none of these"
      * @param afterReset whether the power was cycled before anybody looked: the code of the failure may be gone
+     * @param call the run in which it fails, as the complaint says; null for the usual one
      */
-    record Lamp(String board, Map<LampPattern, Double> weights, boolean afterReset) implements Observation {
+    record Lamp(String board, Map<LampPattern, Double> weights, boolean afterReset, @Nullable String call) implements Observation {
         public Lamp {
             weights = java.util.Collections.unmodifiableMap(new java.util.LinkedHashMap<>(weights));
+        }
+
+        /** As found in the usual run. */
+        public Lamp(String board, Map<LampPattern, Double> weights, boolean afterReset) {
+            this(board, weights, afterReset, null);
         }
     }
 

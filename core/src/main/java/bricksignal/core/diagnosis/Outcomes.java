@@ -186,7 +186,7 @@ public final class Outcomes {
 
     /** Cuts a stretch of numbers at its widest gap while its ends are apart; each cut is before the number of that index, in order. */
     private static void cut(List<Prediction.Number> order, int first, int last, List<Integer> cuts) {
-        if (!apart(order.get(first), order.get(last))) {
+        if (gap(order.get(first), order.get(last)) <= APART_SIGMAS) {
             return;
         }
         int widest = first + 1;
@@ -211,10 +211,6 @@ public final class Outcomes {
     /** A bound that separates two neighbours; an open reading lies beyond every number. */
     private static double between(double low, double high) {
         return Double.isInfinite(high) ? Double.MAX_VALUE : (low + high) / 2;
-    }
-
-    private static boolean apart(Prediction.Number a, Prediction.Number b) {
-        return gap(a, b) > APART_SIGMAS;
     }
 
     /** How far apart two numbers lie, in standard deviations of both; an open reading lies beyond every number. */

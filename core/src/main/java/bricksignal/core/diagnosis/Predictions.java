@@ -165,6 +165,11 @@ public final class Predictions {
         return lamp(id, board, RunRecord::found);
     }
 
+    /** The same where the complaint is of that call. */
+    Map<LampPattern, Double> lampSharesIn(String call, HypothesisId id, String board) {
+        return lamp(id, board, run -> Known.in(run.called(), call));
+    }
+
     /** The same before a board has stopped; as found where none does. */
     Map<LampPattern, Double> lampSharesBefore(HypothesisId id, String board) {
         return lamp(id, board, RunRecord::foundBefore);
@@ -181,7 +186,7 @@ public final class Predictions {
 
     /** True if a run with this hypothesis in the unit is not as it should be. */
     public boolean fails(HypothesisId id) {
-        return record(space.get(id).run()).fails();
+        return !record(space.get(id).run()).fails().isEmpty();
     }
 
     /** The most amperes that a load carries in the usual run. */
@@ -343,7 +348,10 @@ public final class Predictions {
 
     private double yes(Hypothesis h, Test.Check check) {
         if (check.sense().tellsOfTime()) {
-            return WatchTest.yes(check.sense(), record(h.run()).fails(), h.duty(), h.fault().onset());
+            return WatchTest.yes(check.sense(), !record(h.run()).fails().isEmpty(), h.duty(), h.fault().onset());
+        }
+        if (check.sense() == Test.Sense.COMPLAINT) {
+            return ComplaintTest.yes(record(h.run()).fails(), model.moment(check.moment()).scenario());
         }
         double told = -1;
         for (Fault fault : h.faults()) {

@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
+import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
@@ -11,8 +12,11 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Takes down what of a run is worth keeping. */
 final class Recorder {
@@ -23,6 +27,8 @@ final class Recorder {
     private static final double FOUND_AT_REST = 0.05;
     /** It is found while something else is called for than usual, cooling in a furnace, so often (from memory). */
     private static final double FOUND_IN_ANOTHER_CALL = 0.03;
+    /** Who comes for no cooling finds cooling not called for, so often (from memory). */
+    private static final double CALL_NOT_MADE = 0.15;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -42,7 +48,7 @@ final class Recorder {
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
         this.ways = Ways.of(model.scenarios().stream().map(scenario -> nominal.run(scenario.id())));
-        this.good = taken(nominal, false, null, standing(nominal));
+        this.good = taken(nominal, Set.of(), null, standing(nominal));
     }
 
     /** The record of the unit in good order. */
@@ -52,27 +58,28 @@ final class Recorder {
 
     /** The record of another unit; what is as in the unit in good order is shared with its record. */
     RunRecord of(VirtualUnit unit) {
-        return taken(unit, fails(model, unit, nominal), good, standing(unit));
+        return taken(unit, failing(unit), good, standing(unit));
     }
 
     /** The same without the solved circuits: for a unit of which many may be asked for. */
     RunRecord brief(VirtualUnit unit) {
-        return taken(unit, fails(model, unit, nominal), good, Map.of());
+        return taken(unit, failing(unit), good, Map.of());
     }
 
     /** The solved circuit of a unit at a moment. */
     Solution standing(VirtualUnit unit, Moment moment) {
-        return unit.run(moment.scenario()).at(seconds(unit, moment)).unit().solution();
-    }
-
-    private double seconds(VirtualUnit unit, Moment moment) {
-        return unit.waitedFor(moment, catalogue.seconds(moment.id()));
+        return unit.run(moment.scenario()).at(catalogue.seconds(unit, moment)).unit().solution();
     }
 
     /** True if in a run that is watched some channel is on for another share of the time than in the unit in good order. */
     static boolean fails(UnitModel model, VirtualUnit unit, VirtualUnit nominal) {
         return unit != nominal && model.watchedScenarios().stream().anyMatch(scenario ->
                 fails(model, unit.run(scenario.id()), nominal.run(scenario.id())));
+    }
+
+    private Set<String> failing(VirtualUnit unit) {
+        return model.watchedScenarios().stream().map(Scenario::id).filter(run -> fails(model, unit.run(run), nominal.run(run)))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private static boolean fails(UnitModel model, Timeline run, Timeline good) {
@@ -94,8 +101,20 @@ final class Recorder {
         Map<String, Map<LampPattern, Double>> calling = lamps(unit.usualRun(), from, to);
         Map<String, Map<LampPattern, Double>> found = rest <= to ? calling
                 : mixed(calling, FOUND_AT_REST, List.of(lamps(unit.usualRun(), to, rest)));
-        return mixed(found, FOUND_IN_ANOTHER_CALL, model.watchedScenarios().stream().skip(1).map(other -> lamps(unit.run(other.id()),
-                Math.min(from, other.seconds() / 2), Math.min(to, other.seconds()))).toList());
+        return mixed(found, FOUND_IN_ANOTHER_CALL, model.watchedScenarios().stream().skip(1).map(other -> called(unit, other)).toList());
+    }
+
+    /** The lamps while another thing than usual is called for. */
+    private Map<String, Map<LampPattern, Double>> called(VirtualUnit unit, Scenario call) {
+        return lamps(unit.run(call.id()), Math.min(model.found().from(), call.seconds() / 2), Math.min(model.found().to(), call.seconds()));
+    }
+
+    /** The lamps as somebody finds them who comes for that call: some of the time it is not made just then. */
+    private Map<String, Map<String, Map<LampPattern, Double>>> called(VirtualUnit unit, Map<String, Map<LampPattern, Double>> found) {
+        Map<String, Map<String, Map<LampPattern, Double>>> called = new LinkedHashMap<>();
+        model.calledFor().stream().filter(call -> !call.equals(model.scenarios().get(0)))
+                .forEach(call -> called.put(call.id(), mixed(called(unit, call), CALL_NOT_MADE, List.of(found))));
+        return called;
     }
 
     /** Shares of patterns by board, a part of them that of others, in equal parts. */
@@ -122,7 +141,7 @@ final class Recorder {
         return standing;
     }
 
-    private RunRecord taken(VirtualUnit unit, boolean fails, @org.jspecify.annotations.Nullable RunRecord like,
+    private RunRecord taken(VirtualUnit unit, Set<String> fails, @org.jspecify.annotations.Nullable RunRecord like,
             Map<String, Solution> standing) {
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
@@ -140,7 +159,7 @@ final class Recorder {
                 before[i] = then.equals(numbers[i]) ? numbers[i] : then;
             } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
                 Moment moment = model.moment(check.moment());
-                shares[i] = unit.share(check.when(), moment.scenario(), seconds(unit, moment), moment.span());
+                shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(unit, moment), moment.span());
             }
         }
         Map<String, ChannelRun> channels = new LinkedHashMap<>();
@@ -151,12 +170,12 @@ final class Recorder {
                     ? like.channels().get(channel.id()) : run);
         });
         Map<String, Map<LampPattern, Double>> found = found(unit);
-        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
+        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
         Moment moment = model.moment(reading.moment());
-        return errors.spread(reading, unit.read(reading, moment.scenario(), seconds(unit, moment)));
+        return errors.spread(reading, unit.read(reading, moment.scenario(), catalogue.seconds(unit, moment)));
     }
 
     /** For each moment at which a board has stopped: a time at which none had yet, in the same run. */
@@ -164,7 +183,7 @@ final class Recorder {
         Map<String, Double> last = new LinkedHashMap<>();
         for (Moment moment : model.moments()) {
             Timeline run = unit.run(moment.scenario());
-            double at = seconds(unit, moment);
+            double at = catalogue.seconds(unit, moment);
             if (!ways.lead(run.at(at).unit())) {
                 run.intervals().stream().filter(interval -> interval.end() <= at && ways.lead(interval.unit())).reduce((one, other) -> other)
                         .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));

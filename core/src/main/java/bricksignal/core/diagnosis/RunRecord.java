@@ -3,13 +3,15 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What is kept of the run of a unit with something the matter: a hundredth of the run itself, and all that a diagnosis asks.
  *
  * @param found by board, the lamp's patterns with their shares of the time in which somebody arrives
  * @param afterReset by board, the same over the whole run
- * @param fails whether a run is not as it should be
+ * @param fails the runs that are watched and not as they should be, by id
+ * @param called by run that is called for beside the usual one, and by board: the lamp's patterns where that call is the complaint
  * @param channels by channel, when it is on in the usual run
  * @param peaks by load, the most amperes it carries in the usual run
  * @param standing by moment, the solved circuit at that instant; empty where it is not kept
@@ -18,7 +20,8 @@ import java.util.Map;
  * @param foundBefore the same as found before a board stops; found itself where none does
  * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
  */
-record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, boolean fails,
+record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, Set<String> fails,
+        Map<String, Map<String, Map<LampPattern, Double>>> called,
         Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, Solution> standing,
         Prediction.@org.jspecify.annotations.Nullable Number[] numbers, Prediction.@org.jspecify.annotations.Nullable Number[] numbersBefore,
         Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {

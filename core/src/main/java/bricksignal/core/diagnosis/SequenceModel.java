@@ -22,12 +22,10 @@ public final class SequenceModel {
 
     private final CompiledPack pack;
     private final UnitModel.Channel channel;
-    private final double window;
 
     private SequenceModel(CompiledPack pack, UnitModel.Channel channel) {
         this.pack = pack;
         this.channel = channel;
-        this.window = pack.model().found().to() - callSeconds(pack.model());
     }
 
     /**
@@ -86,13 +84,14 @@ public final class SequenceModel {
             byPace[p] = PACES[p] == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
         }
         double before = 0;
+        double window = pack.model().found().to() - callSeconds(pack.model());
         for (Observation one : seen) {
             before = sum(byPace);
             boolean event = one instanceof Observation.Event;
-            SequenceModel model = of(pack, event ? ((Observation.Event) one).channel() : ((Observation.NotSeen) one).channel());
-            List<Double> edges = model.edges(run, !event || ((Observation.Event) one).begins());
+            List<Double> edges = pack.predictions().channel(run, event ? ((Observation.Event) one).channel() : ((Observation.NotSeen) one).channel())
+                    .edges(!event || ((Observation.Event) one).begins());
             for (int p = 0; p < PACES.length; p++) {
-                byPace[p] *= event ? model.seen((Observation.Event) one, edges, PACES[p]) : notSeen((Observation.NotSeen) one, edges, PACES[p]);
+                byPace[p] *= event ? seen((Observation.Event) one, edges, PACES[p], window) : notSeen((Observation.NotSeen) one, edges, PACES[p]);
             }
         }
         return new Whole(before, sum(byPace));
@@ -106,7 +105,7 @@ public final class SequenceModel {
         return sum;
     }
 
-    private double seen(Observation.Event event, List<Double> edges, double pace) {
+    private static double seen(Observation.Event event, List<Double> edges, double pace, double window) {
         return (1 - WRONG) * density(edges, event.afterCall(), pace) + WRONG / window;
     }
 

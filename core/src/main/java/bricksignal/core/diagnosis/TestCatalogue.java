@@ -10,6 +10,7 @@ import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,6 +45,7 @@ public final class TestCatalogue {
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
+        ComplaintTest.of(model).forEach(this::put);
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
         SettingTest.of(model).forEach(this::put);
@@ -77,6 +79,11 @@ public final class TestCatalogue {
     /** When a moment comes in its run, seconds; found on the unit in good order. */
     public double seconds(String moment) {
         return Known.in(seconds, model.moment(moment).id());
+    }
+
+    /** When a reading of that moment is taken at a unit: when the unit comes to it, or else when it was due. */
+    double seconds(VirtualUnit unit, Moment moment) {
+        return unit.comesTo(moment).orElseGet(() -> seconds(moment.id()));
     }
 
     /** What it takes until a moment comes, minutes: a call is placed anew and waited for, unless the unit stands there as found. */

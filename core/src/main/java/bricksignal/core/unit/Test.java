@@ -53,7 +53,9 @@ public sealed interface Test {
         /** Several cycles are watched: does it fail in one. */
         CYCLES,
         /** Somebody who lives with it is asked: does it come and go. */
-        ASK;
+        ASK,
+        /** The same: is it this call that fails. */
+        COMPLAINT;
 
         /** True where nothing is touched: a look, a listen, a smell. */
         public boolean onlyPerceives() {
@@ -68,6 +70,11 @@ public sealed interface Test {
         /** True where the unit is only watched, to find what is intermittent. */
         public boolean watches() {
             return this == RESET || this == WARM || this == CYCLES;
+        }
+
+        /** True where the whole unit is watched or somebody is asked: there is no moment to come to. */
+        public boolean onlyAsks() {
+            return tellsOfTime() || this == COMPLAINT;
         }
 
         /** True where the answer tells whether what is wrong stays or comes and goes, whatever it is. */

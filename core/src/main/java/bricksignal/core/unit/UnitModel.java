@@ -85,6 +85,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
                 moment.during() != null && moment.scenario().equals(scenario.id()))).toList();
     }
 
+    /** The runs that somebody calls for and complains of, each by its own words: none where there is but one, which then needs no telling apart. */
+    public List<Scenario> calledFor() {
+        List<Scenario> called = watchedScenarios().stream().filter(scenario -> scenario.called() != null).toList();
+        return called.size() < 2 ? List.of() : called;
+    }
+
     /** The same unit with other faults to think of. */
     public UnitModel withFaults(List<Fault> otherFaults) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,

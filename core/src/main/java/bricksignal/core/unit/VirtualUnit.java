@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** A machine that is run through the scenarios of its model and can be measured at any moment. Safe for use by several threads. */
@@ -24,6 +25,7 @@ public final class VirtualUnit {
     private final Machine machine;
     private final SolvedStates solved;
     private final Map<String, Timeline> runs = new java.util.concurrent.ConcurrentHashMap<>();
+    private final Map<String, Optional<Double>> reached = new java.util.concurrent.ConcurrentHashMap<>();
     private final Map<Rewired, Solution> rewired = new java.util.concurrent.ConcurrentHashMap<>();
 
     private VirtualUnit(UnitModel model, Machine machine, SolvedStates solved) {
@@ -81,13 +83,12 @@ public final class VirtualUnit {
 
     /**
      * When somebody who waits for a moment takes his reading at this unit, whatever is the matter with it: in the stretch that the moment
-     * belongs to where the unit comes to it and stays in it so long, be it sooner or later than another; else when it was due.
-     *
-     * @param due seconds into the run at which the moment comes in a unit in good order
+     * belongs to, be that sooner or later than in another; seconds into the run, empty where the unit does not come to it or leaves it before.
      */
-    public double waitedFor(Moment moment, double due) {
-        return moment.during() == null ? due : run(moment.scenario()).firstStretch(moment.during())
-                .filter(stretch -> stretch[1] - stretch[0] > moment.offset()).map(stretch -> stretch[0] + moment.offset()).orElse(due);
+    public Optional<Double> comesTo(Moment moment) {
+        Expr during = moment.during();
+        return during == null ? Optional.of(moment.offset()) : reached.computeIfAbsent(moment.id(), id -> run(moment.scenario())
+                .firstStretch(during).filter(stretch -> stretch[1] - stretch[0] > moment.offset()).map(stretch -> stretch[0] + moment.offset()));
     }
 
     /** A reading: what the instrument shows, and what it is connected to. */

@@ -2,6 +2,7 @@ package bricksignal.core.board.run;
 
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person does to a unit, and when: power on, call, door, jumper.
@@ -9,14 +10,20 @@ import java.util.List;
  * @param id its name
  * @param seconds how long the run lasts, above 0
  * @param steps in order of time
+ * @param called what is called for, as people say it: heating, cooling, the fan; null for a run that only tries something
  */
-public record Scenario(String id, double seconds, List<Step> steps) {
+public record Scenario(String id, double seconds, List<Step> steps, @Nullable String called) {
 
     public Scenario {
         if (!(seconds > 0)) {
             throw new IllegalArgumentException("scenario '" + id + "' lasts " + seconds + " s; it must last longer than 0");
         }
         steps = steps.stream().sorted(Comparator.comparingDouble(Step::at)).toList();
+    }
+
+    /** A run that nobody calls for. */
+    public Scenario(String id, double seconds, List<Step> steps) {
+        this(id, seconds, steps, null);
     }
 
     /**

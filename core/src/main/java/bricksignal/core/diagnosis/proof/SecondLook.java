@@ -7,6 +7,8 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * No verdict hangs on one yes or no: where the cause would not be nearly sure without it, it is asked a second time. People look
@@ -17,12 +19,20 @@ final class SecondLook {
 
     private static final double NEARLY_SURE = 0.8;
 
+    /** What is less likely than this stays out of it without any one answer too: an answer is wrong one time in some dozens. */
+    private static final double OUT = 1e-9;
+
     private final Diagnosis diagnosis;
-    private final List<HypothesisId> group;
+    /** The cause: all that blames the same. */
+    private final List<HypothesisId> cause;
+    private final List<HypothesisId> others;
 
     private SecondLook(Diagnosis diagnosis, List<HypothesisId> group) {
         this.diagnosis = diagnosis;
-        this.group = group;
+        Map<Boolean, List<HypothesisId>> alive = diagnosis.hypotheses().stream().filter(id -> diagnosis.belief(id) > OUT)
+                .collect(Collectors.partitioningBy(id -> DirectEvidence.blamesTheSame(diagnosis.pack(), group, id)));
+        this.cause = alive.getOrDefault(true, List.of());
+        this.others = alive.getOrDefault(false, List.of());
     }
 
     /** One item for each test on which the verdict hangs, made once only. */
@@ -48,16 +58,11 @@ final class SecondLook {
 
     /** Probability of the cause if this had not been observed. */
     private double without(Observation seen) {
-        double same = 0;
-        double others = 0;
-        for (HypothesisId id : diagnosis.hypotheses()) {
-            double before = diagnosis.belief(id) / diagnosis.likelihood(seen, id);
-            if (DirectEvidence.blamesTheSame(diagnosis.pack(), group, id)) {
-                same += before;
-            } else {
-                others += before;
-            }
-        }
-        return same / (same + others);
+        double same = without(cause, seen);
+        return same / (same + without(others, seen));
+    }
+
+    private double without(List<HypothesisId> some, Observation seen) {
+        return some.stream().mapToDouble(id -> diagnosis.belief(id) / diagnosis.likelihood(seen, id)).sum();
     }
 }
