@@ -3,17 +3,15 @@ package bricksignal.packs;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.unit.Test;
-import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Every shipped pack, compiled once, and what a fault would show in it. */
+/** Every shipped pack, with the records that the build took of its runs, and what a fault would show in it. */
 record Compiled(CompiledPack pack) {
 
     private static final Map<String, Compiled> ALL = all();
@@ -28,9 +26,7 @@ record Compiled(CompiledPack pack) {
 
     private static Map<String, Compiled> all() {
         Map<String, Compiled> all = new LinkedHashMap<>();
-        for (UnitModel model : PackLibrary.load().models()) {
-            all.put(model.id(), new Compiled(CompiledPack.of(model, ErrorModel.defaults())));
-        }
+        PackLibrary.ids().forEach(id -> all.put(id, new Compiled(PackLibrary.ready(id))));
         return all;
     }
 

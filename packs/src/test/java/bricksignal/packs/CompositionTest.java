@@ -111,7 +111,7 @@ class CompositionTest {
     }
 
     private static Solution at(VirtualUnit unit, UnitModel model, String moment) {
-        return unit.usualRun().at(unit.secondsOf(model.moment(moment))).unit().solution();
+        return unit.run(model.moment(moment).scenario()).at(unit.secondsOf(model.moment(moment))).unit().solution();
     }
 
     /** The usual ones are checked by {@link ProvableTest}; all of them here with {@code -Dcompositions=all}, which takes half an hour. */
