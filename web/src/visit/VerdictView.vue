@@ -67,6 +67,12 @@ async function end() {
     <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
       <strong>Not asked by how we work, and not shown:</strong> {{ verdict.skipped.join('; ') }}.
     </p>
+    <template v-if="verdict.damaged.length">
+      <h2 class="h5 mt-4">Gone of this cause</h2>
+      <p data-test="damaged">
+        {{ verdict.damaged.join(', ') }}. A new one goes the same way while the cause stands: the cause first, then that.
+      </p>
+    </template>
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>

@@ -87,6 +87,12 @@ final class Strangers {
             Map.entry("f16-humidity", new String[][] {
                 {"humidity <= limit - 3 - drift", "humidity <= limit - 6 - drift"},
                 {"not in.sensor, to: no-sensor", "not in.sensor and elapsed >= 10, to: no-sensor"}}),
+            Map.entry("f15-relayboard", new String[][] {
+                {"in.Y and elapsed >= rest-time", "in.Y and elapsed >= rest-time + 15"},
+                {"action.call >= 0.5 or action.key >= 0.5, to: called", "elapsed >= 5 and (action.call >= 0.5 or action.key >= 0.5), to: called"}}),
+            Map.entry("f17-economizer", new String[][] {
+                {"outdoor-shown <= high-limit - 1", "outdoor-shown <= high-limit - 4"},
+                {"elapsed >= 3, to: available", "elapsed >= 20, to: available"}}),
             Map.entry("f18-leak", new String[][] {
                 {"        clearing:\n          outputs: [high]", "        clearing:"},
                 {"in.sensor and elapsed >= 5", "in.sensor and elapsed >= 60"}}),

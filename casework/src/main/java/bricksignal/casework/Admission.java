@@ -96,15 +96,20 @@ public final class Admission {
         if (before.diagnosis().repaired().contains(id)) {
             throw new Refused("part", Message.of("entry.repaired-already", Message.said(part.label())));
         }
+        Verdict verdict = before.advice().verdict();
+        if (verdict.damaged().contains(id)) {
+            throw new Refused("part", Message.of("entry.cause-first", Message.said(part.label()),
+                    before.diagnosis().hypothesis(verdict.leader()).label()));
+        }
         if (!mayBeRepaired(before, part)) {
             throw new Refused("part", Message.of("entry.board-not-proven", Message.said(part.label())));
         }
     }
 
-    /** True if a repair of that part is offered: any part, but a board only when it is proven itself. */
+    /** True if a repair of that part is offered: any part, but a board only when it is proven itself, and nothing that its cause would take again. */
     public static boolean mayBeRepaired(Case now, Part part) {
         Verdict verdict = now.advice().verdict();
-        return part.kind() != Part.Kind.BOARD || verdict.status() == Verdict.Status.PROVEN
-                && now.diagnosis().hypothesis(verdict.leader()).parts().contains(part);
+        return !verdict.damaged().contains(part.id()) && (part.kind() != Part.Kind.BOARD || verdict.status() == Verdict.Status.PROVEN
+                && now.diagnosis().hypothesis(verdict.leader()).parts().contains(part));
     }
 }

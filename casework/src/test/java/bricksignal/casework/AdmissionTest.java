@@ -39,6 +39,20 @@ class AdmissionTest {
         });
     }
 
+    /** An input stage that died between two supplies: a new board dies of them too, so that the change waits until they are apart. */
+    @Test
+    void whatDiedOfACauseIsNotChangedWhileTheCauseStands() {
+        CaseUnit roof = Units.shipped("f15-relayboard");
+        Case found = with(roof, new Entry.Pattern("board", "display 00"), new Entry.TestReading("v.Y.cool", "22"), new Entry.TestReading("v.Y-in.cool", "0"),
+                new Entry.TestReading("between", "51"), new Entry.TestReading("across-y", "48"), new Entry.Answer("see-on-y", true),
+                new Entry.TestReading("v.iso-Y.called", "0"), new Entry.Answer("see-on-r", false));
+        assertThat(found.advice().verdict().leader().text()).isEqualTo("on-y-opposite");
+        assertThat(found.advice().verdict().damaged()).containsExactly("board");
+        refused(found, new Entry.Repaired("board"), "part", "entry.cause-first");
+        Case apart = found.and(admit(found, new Entry.Repaired("crossing")));
+        assertThat(apart.advice().verdict().damaged()).doesNotContain("board");
+    }
+
     @Test
     void visitDoesNotGrowWithoutEnd() {
         Case full = Case.of(FURNACE, bricksignal.core.diagnosis.plan.Policy.defaults(), IntStream.range(0, Admission.MOST_ENTRIES)

@@ -23,6 +23,8 @@ class FieldCasesTest {
     private static final CaseUnit HEAT_PUMP = Units.shipped("f10-heatpump");
     private static final CaseUnit DETECTOR = Units.shipped("f18-leak");
     private static final CaseUnit HUMIDITY = Units.shipped("f16-humidity");
+    private static final CaseUnit RELAYS = Units.shipped("f15-relayboard");
+    private static final CaseUnit ECONOMIZER = Units.shipped("f17-economizer");
     private static final CaseUnit MULTISPLIT = Units.shipped("f13-multisplit");
     private static final CaseUnit MINISPLIT = Units.shipped("f12-minisplit");
     private static final CaseUnit TWO_STAGES = Units.shipped("f2-furnace");
@@ -89,6 +91,12 @@ class FieldCasesTest {
                         .yes("see-age").never("board", "refrigerant"),
                 new FieldCase("C46 limit set too low", HUMIDITY, "limit-low", 2).yes("see-reheat").reads("humidity-felt", "51").yes("set.limit")
                         .never("valve", "board"),
+                new FieldCase("C45 two supplies fight", RELAYS, "tied-opposite", 3).yes("see-blank").reads("v.R.standby", "27").reads("v.RA.standby", "24")
+                        .reads("between", "51").never("board", "relay-board"),
+                new FieldCase("C47 outdoor sensor", ECONOMIZER, "outdoor-drifts", 3).no("see-damper").lamp("display A0").reads("outdoor-shown", "92")
+                        .reads("outdoor-own", "54").never("actuator", "board"),
+                new FieldCase("C48 actuator", ECONOMIZER, "actuator-dead", 4).reads("v.act-S.free", "8.0").reads("v.act-R.free", "24").no("see-shaft")
+                        .yes("feel-blades").never("board", "damper"),
                 new FieldCase("C44 switch of the board", MULTISPLIT, "test-dirty", 4).no("see-test").reads("v.test-pad.tested", "3.1")
                         .reads("v.test-pad.standby", "5.0").yes("probe-test").never("board"),
                 new FieldCase("C21 indoor board's relay", MINISPLIT, "permit-dead", 4).reads("v.O1.run", "230").reads("v.I1.run", "230")

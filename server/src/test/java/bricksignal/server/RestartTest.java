@@ -30,7 +30,7 @@ class RestartTest {
                 assertThat(after.get("page")).isEqualTo(before.get("page"));
                 ines.at(second.url()).add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
                 assertThat(ines.at(third.url()).get("/api/visits/" + visit).json().get("page").get("log")).hasSize(2);
-                assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(21);
+                assertThat(second.logIn("odile").jobs()).as("the demo data are loaded once").hasSize(23);
             }
         }
     }
@@ -41,8 +41,8 @@ class RestartTest {
         try (Cluster cluster = Cluster.create()) {
             CompletableFuture<RunningServer.Instance> other = CompletableFuture.supplyAsync(() -> RunningServer.Instance.on(cluster));
             try (RunningServer.Instance first = RunningServer.Instance.on(cluster); RunningServer.Instance second = other.join()) {
-                assertThat(first.logIn("odile").jobs()).hasSize(20);
-                assertThat(second.logIn("odile").jobs()).hasSize(20);
+                assertThat(first.logIn("odile").jobs()).hasSize(22);
+                assertThat(second.logIn("odile").jobs()).hasSize(22);
             }
         }
     }

@@ -70,9 +70,10 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
      * @param group what no test of the unit tells from it
      * @param skipped what a stricter school of proof would ask for and nobody showed
      * @param untested what never got power, as people say it
+     * @param damaged what died of the cause, and would again while it stands
      */
     public record VerdictPage(Verdict.Status status, Message label, Message part, boolean board, double probability,
-            List<Message> group, Message remedy, List<Proof> proof, List<Message> skipped, List<String> untested) {
+            List<Message> group, Message remedy, List<Proof> proof, List<Message> skipped, List<String> untested, List<String> damaged) {
     }
 
     /** One thing that proof needs; the test is the cheapest that could show it. */

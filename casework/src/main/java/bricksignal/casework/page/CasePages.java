@@ -90,7 +90,8 @@ public final class CasePages {
                 verdict.probability(), verdict.group().stream().skip(1).map(h -> diagnosis.hypothesis(h).label()).toList(),
                 leader.remedy(), verdict.items().stream().map(this::proof).toList(),
                 verdict.skipped().stream().map(ProofItem::what).toList(),
-                verdict.untested().stream().map(part -> model.part(part).label()).toList());
+                verdict.untested().stream().map(part -> model.part(part).label()).toList(),
+                verdict.damaged().stream().map(part -> model.part(part).label()).toList());
     }
 
     private CasePage.Proof proof(ProofItem item) {

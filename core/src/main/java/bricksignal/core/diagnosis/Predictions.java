@@ -60,6 +60,7 @@ public final class Predictions {
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Recent<HypothesisId, RunRecord> pairs;
     private final Recent<HypothesisId, Loss> losses = new Recent<>(MOST_STANDING);
+    private final Recent<HypothesisId, Set<String>> damage = new Recent<>(MOST_STANDING);
     private final Recent<Asked, Set<String>> asked = new Recent<>(MOST_STANDING);
     private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
     private volatile @Nullable List<Hypothesis> unlisted;
@@ -197,6 +198,11 @@ public final class Predictions {
     /** What goes in which order when it sets in while the unit runs. */
     Loss loss(HypothesisId run) {
         return losses.get(run, () -> Loss.of(model, nominal.usualRun(), space.get(run).in(model.machine()), solved.passing()));
+    }
+
+    /** The elements that a hypothesis takes with it while it stands, and that a new part would lose again: fuses, and what opens for good. */
+    public Set<String> damage(HypothesisId id) {
+        return damage.get(space.get(id).run(), () -> Damage.of(model, passing(id), nominal));
     }
 
     /** The moments at which a unit with a hypothesis in it means a contact of a board to be closed, and nothing has stopped it yet. */

@@ -50,6 +50,8 @@ public class DemoData implements ApplicationRunner {
     private static final String HEAT_PUMP = "f10-heatpump";
     private static final String MULTI_SPLIT = "f13-multisplit";
     private static final String HUMIDITY = "f16-humidity";
+    private static final String RELAYS = "f15-relayboard";
+    private static final String ECONOMIZER = "f17-economizer";
     private static final String DETECTOR = "f18-leak";
 
     /** A visit of the past: what was entered, and how it ended. */
@@ -125,6 +127,8 @@ public class DemoData implements ApplicationRunner {
         job(unit("Smokehouse", "Kiln Lane 2, Skerrow", "Heat pump, packing room", "north wall", HEAT_PUMP), ines, "Iced solid, never thaws by itself.", today);
         job(unit("Puppet theatre", "Upper Green 6, Little Skerrow", "Air handler, stage", "under the stage", RELAY_BOARD), tobin, "Fan called, nothing blows.", today);
         job(unit("Chart archive", "Upper Green 2, Little Skerrow", "Rooftop, reading room", "flat roof", HUMIDITY), tobin, "Dries all day, space feels right.", today);
+        job(unit("Wool store", "Low Meadow 5, Little Skerrow", "Rooftop, sorting room", "flat roof", ECONOMIZER), tobin, "Compressor runs on cool days, damper stays shut.", today);
+        job(unit("Tide museum", "Quay 12, Skerrow", "Rooftop, hall", "flat roof", RELAYS), ines, "Display goes blank when the building calls for cooling.", today);
         job(unit("Guest house", "Chapel Road 4, Skerrow", "Multi-split, outdoor unit", "flat roof", MULTI_SPLIT), tobin, "Does not take its test run.", today);
         job(unit("Kelp press", "Slip Road 3, Holm", "Air handler with detector", "drying loft", DETECTOR), tobin, "Thermostat goes dark, fan runs on.", today);
         List<Past> past = new ArrayList<>();

@@ -13,6 +13,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Refuses to condemn a part before it is proven: probable above {@link #ENOUGH}, with direct evidence in the log. For an
@@ -73,7 +74,8 @@ public final class ProofGate {
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
                 : proven && diagnosis.unexplained() <= DOUBTED ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         List<HypothesisId> unlisted = status == Verdict.Status.UNEXPLAINED ? NothingElse.wouldExplain(diagnosis) : List.of();
-        return new Verdict(status, group, probability, items, skipped, untested(leader), unlisted);
+        return new Verdict(status, group, probability, items, skipped, untested(leader),
+                status == Verdict.Status.PROVEN || status == Verdict.Status.INDICATED ? damaged(leader) : List.of(), unlisted);
     }
 
     /** That the parts of the leader, or of those that no test tells from it, are bad, alone or with another. */
@@ -157,6 +159,14 @@ public final class ProofGate {
             }
         }
         return untested;
+    }
+
+    /** Parts other than the cause that hold what it took with it. */
+    private List<String> damaged(HypothesisId leader) {
+        Set<String> gone = pack.predictions().damage(leader);
+        List<Part> cause = pack.space().get(leader).parts();
+        return pack.model().parts().stream().filter(part -> !cause.contains(part) && part.elements().stream().anyMatch(gone::contains))
+                .map(Part::id).toList();
     }
 
     private boolean provenByOhms(String load) {

@@ -12,10 +12,11 @@ import java.util.List;
  * @param items what proof needs
  * @param skipped what a stricter school would need and the log does not show
  * @param untested parts that never got power in this fault, so nobody knows whether they are in order, by id
+ * @param damaged parts that died of this cause, and that a new one dies of as long as it stands, by id
  * @param unlisted where nothing listed explains what was found, failures that would although no list names them
  */
 public record Verdict(Status status, List<HypothesisId> group, double probability, List<ProofItem> items,
-        List<ProofItem> skipped, List<String> untested, List<HypothesisId> unlisted) {
+        List<ProofItem> skipped, List<String> untested, List<String> damaged, List<HypothesisId> unlisted) {
 
     /** How far a verdict is proven. */
     public enum Status {
@@ -34,6 +35,7 @@ public record Verdict(Status status, List<HypothesisId> group, double probabilit
         items = List.copyOf(items);
         skipped = List.copyOf(skipped);
         untested = List.copyOf(untested);
+        damaged = List.copyOf(damaged);
         unlisted = List.copyOf(unlisted);
     }
 

@@ -1,0 +1,116 @@
+package bricksignal.core.wiring;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How a building's relays call a unit without one conductor of either supply touching the other: for each function a relay, its coil on the building's output
+ * and common, its contact between the unit's own 24 V and the unit's input. Common practice; the figures are marked where they stand.
+ *
+ * @param relays in the order of the building's terminals
+ * @param wires conductor by conductor
+ * @param loads what each transformer carries with everything called
+ * @param coilVolts at the coil of the longest run with everything called
+ * @param pullsIn whether a relay still pulls in with that
+ * @param alone functions that only one of the two has
+ */
+public record IsolationPlan(Control building, Control unit, List<Relay> relays, List<Wire> wires, List<Load> loads, double coilVolts,
+        boolean pullsIn, List<Alone> alone) {
+
+    private static final double VOLTS = 24;
+    /** A relay pulls in from 85 % of its rated volts (common practice). */
+    private static final double PULLS_IN = 0.85;
+    /** Class 2: at most 100 VA, and a fuse of at most 100 over the volts (NFPA 70 article 725 and chapter 9 table 11, from memory). */
+    private static final double CLASS_2_VA = 100;
+    private static final List<Double> FUSES = List.of(0.5, 1.0, 2.0, 3.0, 4.0);
+    private static final String BLUE = "blue";
+    private static final String RED = "red";
+
+    /**
+     * One isolation relay.
+     *
+     * @param name K1, K2 and so on
+     * @param va of its coil
+     */
+    public record Relay(String name, Function function, String output, String input, double va) {
+    }
+
+    /**
+     * What a transformer carries.
+     *
+     * @param side whose it is
+     * @param va with everything called
+     * @param ratedVa of the transformer
+     * @param fits whether that is within its rating
+     * @param classTwo whether the transformer is within class 2
+     * @param fuseAmps the fuse for it, amperes; 0 where none of the usual ones carries the load within the rating
+     */
+    public record Load(Wire.Side side, double va, double ratedVa, boolean fits, boolean classTwo, double fuseAmps) {
+    }
+
+    /** A function that the other side does not have. */
+    public record Alone(Wire.Side side, Function function, String terminal) {
+    }
+
+    public IsolationPlan {
+        relays = List.copyOf(relays);
+        wires = List.copyOf(wires);
+        loads = List.copyOf(loads);
+        alone = List.copyOf(alone);
+    }
+
+    /**
+     * The plan.
+     *
+     * @param coilVa of an isolation relay, above 0
+     * @param cable between the building's control and the relays, which sit at the unit
+     */
+    public static IsolationPlan of(Control building, Control unit, double coilVa, Cable cable) {
+        if (!(coilVa > 0)) {
+            throw new IllegalArgumentException("the coil of a relay takes " + coilVa + " VA; it must be more than 0");
+        }
+        List<Relay> relays = new ArrayList<>();
+        List<Wire> wires = new ArrayList<>();
+        List<Alone> alone = new ArrayList<>();
+        double inputs = 0;
+        for (Control.Terminal output : building.terminals()) {
+            Optional<Control.Terminal> input = unit.terminals().stream().filter(t -> t.function() == output.function()).findFirst();
+            if (input.isEmpty()) {
+                alone.add(new Alone(Wire.Side.BUILDING, output.function(), output.name()));
+                continue;
+            }
+            Relay relay = new Relay("K" + (relays.size() + 1), output.function(), output.name(), input.get().name(), coilVa);
+            relays.add(relay);
+            inputs += input.get().va();
+            String colour = output.function().colour();
+            wires.add(new Wire(at(building, output.name()), relay.name() + " A1", Wire.Side.BUILDING, colour));
+            wires.add(new Wire(at(building, building.common()), relay.name() + " A2", Wire.Side.BUILDING, BLUE));
+            wires.add(new Wire(at(unit, unit.hot()), relay.name() + " 11", Wire.Side.UNIT, RED));
+            wires.add(new Wire(relay.name() + " 14", at(unit, input.get().name()), Wire.Side.UNIT, colour));
+        }
+        unit.terminals().stream().filter(input -> relays.stream().noneMatch(relay -> relay.function() == input.function()))
+                .forEach(input -> alone.add(new Alone(Wire.Side.UNIT, input.function(), input.name())));
+        double coils = coilVa * relays.size();
+        double coil = VOLTS - coils / VOLTS * cable.loopOhms();
+        return new IsolationPlan(building, unit, relays, wires, List.of(load(Wire.Side.BUILDING, building, coils), load(Wire.Side.UNIT, unit, inputs)),
+                coil, coil >= PULLS_IN * VOLTS, alone);
+    }
+
+    /** The same plan with one conductor landed elsewhere. */
+    public IsolationPlan with(Wire instead, Wire of) {
+        return new IsolationPlan(building, unit, relays, wires.stream().map(w -> w.equals(of) ? instead : w).toList(), loads, coilVolts, pullsIn, alone);
+    }
+
+    /** A terminal of a control, as the wiring list names it. */
+    public static String at(Control control, String terminal) {
+        return control.label() + " " + terminal;
+    }
+
+    private static Load load(Wire.Side side, Control control, double added) {
+        double va = control.ownVa() + added;
+        double most = Math.min(control.ratedVa(), CLASS_2_VA) / VOLTS;
+        double fuse = FUSES.stream().filter(amps -> amps >= va / VOLTS && amps <= most).reduce((one, other) -> other).orElse(0.0);
+        return new Load(side, va, control.ratedVa(), va <= control.ratedVa(), control.ratedVa() <= CLASS_2_VA, fuse);
+    }
+}
