@@ -10,6 +10,17 @@ export const router = createRouter({
     { path: '/policy', component: () => import('./policy/PolicyView.vue'), meta: { title: 'How we work' } },
     { path: '/identify', component: () => import('./identify/IdentifyView.vue'), meta: { title: 'Identify' } },
     { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: 'Families' } },
+    { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: 'Tools' } },
+    {
+      path: '/tools/economizer',
+      component: () => import('./tools/EconomizerTool.vue'),
+      meta: { title: 'Economizer' },
+    },
+    {
+      path: '/tools/isolation',
+      component: () => import('./tools/IsolationTool.vue'),
+      meta: { title: 'Two supplies' },
+    },
     { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: 'Boards' } },
     {
       path: '/boards/:name',

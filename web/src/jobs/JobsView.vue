@@ -20,7 +20,8 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
       <button class="key" type="button" aria-label="Day before" @click="day = shiftDay(day, -1)">‹</button>
       <h1 class="h4 m-0 day">{{ dayLabel(day) }}</h1>
       <button class="key" type="button" aria-label="Day after" @click="day = shiftDay(day, 1)">›</button>
-      <RouterLink class="key quiet ms-auto" to="/boards">Boards</RouterLink>
+      <RouterLink class="key quiet ms-auto" to="/tools">Tools</RouterLink>
+      <RouterLink class="key quiet" to="/boards">Boards</RouterLink>
       <RouterLink class="key quiet" to="/policy">How we work</RouterLink>
       <RouterLink class="key" to="/jobs/new">New job</RouterLink>
     </div>

@@ -70,7 +70,8 @@ async function end() {
     <template v-if="verdict.damaged.length">
       <h2 class="h5 mt-4">Gone of this cause</h2>
       <p data-test="damaged">
-        {{ verdict.damaged.join(', ') }}. A new one goes the same way while the cause stands: the cause first, then that.
+        {{ verdict.damaged.join(', ') }}. A new one goes the same way while the cause stands: the cause first, then
+        that.
       </p>
     </template>
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">

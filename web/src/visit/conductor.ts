@@ -9,6 +9,8 @@ const COLOURS: Record<string, string> = {
   orange: '#e8700a',
   brown: '#7a4a21',
   purple: '#7a3fa0',
+  violet: '#7a3fa0',
+  'light blue': '#6bb7e6',
   gray: '#8a8f91',
   pink: '#e58aa8',
   tan: '#d2b48c',

@@ -20,6 +20,7 @@ const verdict = {
   group: [],
   proof: [],
   untested: [],
+  damaged: [],
   skipped: [],
   remedy: 'x',
 }

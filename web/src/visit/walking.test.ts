@@ -176,7 +176,7 @@ describe('before the power', () => {
 
   it('offers each pattern of the chart once, and takes one that is typed', async () => {
     answers.before = []
-    const page = shown(BeforePower, { unit: ref({ lamps }) })
+    const page = shown(BeforePower, { unit: ref({ lamps, complaints: [], cautions: [] }) })
     await flushPromises()
     expect(page.findAll('.patterns button').map((b) => b.text())).toEqual(['3 flashes', '4 flashes'])
     await page.get('#typed-pattern').setValue('2 long 3 short')
@@ -196,7 +196,7 @@ describe('before the power', () => {
       lamp: [],
     }
     const page = shown(BeforePower, {
-      unit: ref({ lamps }),
+      unit: ref({ lamps, complaints: [], cautions: [] }),
       page: computed(() => ({ entries: 1, log: [read], powerCycled: false })),
     })
     await flushPromises()
@@ -209,7 +209,7 @@ describe('before the power', () => {
     answers.before = [{ id: 'see-water', instruction: 'Water in the hose?' }]
     const said = { id: 'r1', counts: true, kind: 'POWER_CYCLED', found: 'yes' }
     const page = shown(BeforePower, {
-      unit: ref({ lamps }),
+      unit: ref({ lamps, complaints: [], cautions: [] }),
       page: computed(() => ({ entries: 1, log: [said], powerCycled: true })),
     })
     await flushPromises()
@@ -218,5 +218,34 @@ describe('before the power', () => {
     expect(add).toHaveBeenCalledWith({ kind: 'ANSWER', test: 'see-water', yes: false })
     await page.findAll('[data-test=reset] button')[1]!.trigger('click')
     expect(add).toHaveBeenCalledWith({ kind: 'POWER_CYCLED', yes: false, supersedes: 'r1' })
+  })
+
+  it('asks what fails where several things can be called for, and takes it back by the same touch', async () => {
+    answers.before = []
+    const complaints = [
+      { test: 'complaint.heating', label: 'heating' },
+      { test: 'complaint.cooling', label: 'cooling' },
+    ]
+    const said = {
+      id: 'e7',
+      counts: true,
+      kind: 'ANSWER',
+      test: 'complaint.cooling',
+      what: 'Is it cooling',
+      found: 'yes',
+    }
+    const page = shown(BeforePower, {
+      unit: ref({ lamps, complaints, cautions: ['Leave, ventilate, no flame.'] }),
+      page: computed(() => ({ entries: 1, log: [said], powerCycled: false })),
+    })
+    await flushPromises()
+    expect(page.text()).toContain('Leave, ventilate, no flame.')
+    const [heating, cooling] = page.findAll('[data-test=complaints] button')
+    expect(cooling!.attributes('aria-pressed')).toBe('true')
+    expect(page.findAll('.checks .done')).toHaveLength(0)
+    await heating!.trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'ANSWER', test: 'complaint.heating', yes: true })
+    await cooling!.trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'TAKE_BACK', supersedes: 'e7' })
   })
 })

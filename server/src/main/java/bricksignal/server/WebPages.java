@@ -10,7 +10,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration
 public class WebPages implements WebMvcConfigurer {
 
-    private static final String[] PAGES = {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/packs", "/policy"};
+    private static final String[] PAGES = {"/", "/login", "/jobs", "/jobs/**", "/visits/**", "/identify/**", "/boards", "/boards/**", "/packs", "/policy", "/tools", "/tools/**"};
 
     /** The addresses of the pages, which anybody may load: what is in them asks who it is. */
     public static String[] pages() {

@@ -73,4 +73,31 @@ class EconomizerTest {
         assertThat(OutdoorShare.wanted(60, 75, 53, 0.2)).isEqualTo(1);
         assertThat(OutdoorShare.wanted(-40, 75, 53, 0.2)).isEqualTo(0.2);
     }
+
+    private static Economizer on(double outdoorF, double humidity, Changeover changeover) {
+        return new Economizer(air(outdoorF, humidity), air(75, 0.5), changeover, "5B", 0.2, Degrees.celsius(53));
+    }
+
+    @Test
+    void hotDayLetsInWhatPeopleNeedAndACoolOneWhatHoldsTheMixture() {
+        assertThat(on(92, 0.4, Changeover.DRY_BULB).share()).isEqualTo(0.2);
+        assertThat(on(31, 0.4, Changeover.DRY_BULB).share()).isCloseTo(0.5, within(1e-9));
+        assertThat(Degrees.fahrenheit(on(31, 0.4, Changeover.DRY_BULB).mixed().dryBulbC())).as("a little above: damp air is heavier in heat")
+                .isCloseTo(53, within(0.2));
+    }
+
+    /** Below its border air is good enough, above it is not: the picture says what the board does. */
+    @Test
+    void borderOfThePictureIsThatOfTheJudgement() {
+        for (Changeover each : Changeover.values()) {
+            Economizer economizer = on(54, 0.5, each);
+            assertThat(economizer.border()).hasSizeGreaterThan(30).allSatisfy(point -> {
+                double pressure = economizer.outdoor().pressurePa();
+                assertThat(each.judge(new MoistAir(point.dryBulbC(), 0.999 * point.humidityRatio(), pressure), economizer.returned(), "5B").free()).isTrue();
+                assertThat(point.humidityRatio()).isLessThanOrEqualTo(MoistAir.ofRelativeHumidity(point.dryBulbC(), 1, pressure).humidityRatio());
+            });
+        }
+        assertThat(on(54, 0.5, Changeover.ENTHALPY).border()).anySatisfy(point -> assertThat(Changeover.btu(new MoistAir(point.dryBulbC(),
+                point.humidityRatio(), 101325))).isCloseTo(28, within(1e-6)));
+    }
 }

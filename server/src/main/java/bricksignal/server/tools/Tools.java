@@ -1,0 +1,20 @@
+package bricksignal.server.tools;
+
+import bricksignal.server.problem.BadInput;
+import java.util.function.Supplier;
+
+/** What core refuses is told to who typed it. */
+final class Tools {
+
+    private Tools() {
+    }
+
+    static <T> T computed(Supplier<T> computation) {
+        try {
+            return computation.get();
+        } catch (IllegalArgumentException refused) {
+            String why = String.valueOf(refused.getMessage());
+            throw new BadInput("", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+        }
+    }
+}
