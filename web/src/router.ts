@@ -38,6 +38,7 @@ export const router = createRouter({
         { path: 'before', name: 'before', component: () => import('./visit/BeforePower.vue') },
         { path: 'power', name: 'power', component: () => import('./visit/PowerView.vue') },
         { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },
+        { path: 'settings', name: 'settings', component: () => import('./visit/SettingsView.vue') },
         { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
       ],
     },

@@ -78,6 +78,9 @@ async function end() {
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
     </template>
+    <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
+      >Settings, found and left</RouterLink
+    >
     <RepairList class="mt-4" />
     <p class="caution mt-4">{{ unit!.defer }}</p>
     <form v-if="!closed" class="close" @submit.prevent="end">

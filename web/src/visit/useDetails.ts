@@ -1,6 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type Ref } from 'vue'
-import { answer, api, type Chain, type Repair, type TestLine, type TestView, type Way } from '../api/client'
+import {
+  answer,
+  api,
+  type Chain,
+  type Repair,
+  type Setting,
+  type TestLine,
+  type TestView,
+  type Way,
+} from '../api/client'
 import { useHandle } from './handle'
 
 /** Something of a case that is fetched when somebody looks at it, and anew after each entry. */
@@ -23,6 +32,9 @@ export const useQuestions = () =>
   useDetail('questions', (id) =>
     answer<TestLine[]>(api.GET('/api/visits/{id}/questions', { params: { path: { id } } })),
   )
+
+export const useSettings = () =>
+  useDetail('settings', (id) => answer<Setting[]>(api.GET('/api/visits/{id}/settings', { params: { path: { id } } })))
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))

@@ -13,6 +13,7 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.menu.Menu;
 import bricksignal.core.unit.Acceptance;
 import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Caution;
@@ -63,7 +64,7 @@ final class ModelBuilder {
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
                 root.each("settings", e -> setting(e.getKey(), e.getValue())), root.each("cautions", e -> caution(e.getKey(), e.getValue())), traits(),
                 root.items("calls").stream().map(ModelBuilder::call).toList(),
-                root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())));
+                root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())), menu());
     }
 
     private Map<String, Chart> charts() {
@@ -151,7 +152,18 @@ final class ModelBuilder {
         List<Scenario.Step> steps = s.items("steps").stream().flatMap(step -> step.children().entrySet().stream()
                 .filter(e -> !e.getKey().equals("at"))
                 .map(e -> new Scenario.Step(step.number("at", 0), e.getKey(), e.getValue().asNumber()))).toList();
-        return new Scenario(id, s.number("seconds", 0), steps, s.has("called") ? s.text("called") : null);
+        return new Scenario(id, s.number("seconds", 0), steps, s.textOrNull("called"));
+    }
+
+    private Menu menu() {
+        List<Menu.Screen> screens = root.each("menu", e -> screen(e.getKey(), e.getValue()));
+        Menu menu = root.at("menu").attempt(() -> new Menu(screens));
+        return menu == null ? Menu.NONE : menu;
+    }
+
+    private static Menu.Screen screen(String id, Section s) {
+        List<Menu.Way> ways = s.items("ways").stream().map(way -> new Menu.Way(way.text("press"), way.text("to"), way.flag("saves", false))).toList();
+        return new Menu.Screen(id, s.text("shows"), ways, s.textOrNull("sets"), s.textOrNull("up"), s.textOrNull("down"), s.flag("round", false));
     }
 
     private static Moment moment(String id, Section s) {

@@ -51,6 +51,7 @@ final class ModelChecks {
         boards();
         names();
         new ExpressionChecks(root, model).run();
+        menu();
         faults();
         marks();
         StampChecks.run(root, model);
@@ -217,6 +218,21 @@ final class ModelChecks {
             }
         });
         each("settings", (id, s) -> oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter"));
+    }
+
+    /** A screen that sets something sets what is there, and each position of it can be reached from each other and kept. */
+    private void menu() {
+        each("menu", (id, s) -> {
+            if (s.has("sets")) {
+                oneOf(s, "sets", s.text("sets"), model.settings().stream().map(UnitModel.Setting::id).collect(Collectors.toSet()), "setting");
+            }
+        });
+        model.settings().stream().filter(setting -> model.menu().has(setting.id())).forEach(setting -> {
+            List<String> positions = List.copyOf(setting.options().keySet());
+            positions.stream().flatMap(from -> positions.stream().filter(to -> model.menu().steps(setting.id(), positions, from, to).isEmpty())
+                    .map(to -> "from '" + from + "' to '" + to + "'")).findFirst().ifPresent(pair -> root.at("menu").note("no way leads " + pair
+                            + " of the setting '" + setting.id() + "' and keeps it", "Declare what is pressed, and which way saves"));
+        });
     }
 
     private void faults() {

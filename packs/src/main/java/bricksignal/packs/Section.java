@@ -60,6 +60,10 @@ final class Section {
         return node.path(key).asString("");
     }
 
+    @Nullable String textOrNull(String key) {
+        return has(key) ? text(key) : null;
+    }
+
     double number(String key, double otherwise) {
         return node.path(key).asDouble(otherwise);
     }

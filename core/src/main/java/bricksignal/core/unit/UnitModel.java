@@ -4,6 +4,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
+import bricksignal.core.menu.Menu;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -35,12 +36,13 @@ import java.util.function.Predicate;
  * @param traits what can be seen of such a unit, by question: the answers that fit
  * @param calls how a call is placed, the usual way first
  * @param acceptance limits that the unit must keep after a repair
+ * @param menu how its settings are reached that no switch sets
  */
 public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
         List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
         List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
         List<Fault> faults, List<Setting> settings, List<Caution> cautions, Map<String, List<String>> traits,
-        List<CallAdvice> calls, List<Acceptance> acceptance) {
+        List<CallAdvice> calls, List<Acceptance> acceptance, Menu menu) {
 
     private static final String ACTION = "action.";
 
@@ -94,19 +96,19 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     /** The same unit with other faults to think of. */
     public UnitModel withFaults(List<Fault> otherFaults) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
-                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance);
+                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance, menu);
     }
 
     /** The same unit with other faults to think of, and other things to look at. */
     public UnitModel with(List<Fault> otherFaults, List<Test.Check> otherChecks) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, otherChecks, stages,
-                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance);
+                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance, menu);
     }
 
     /** The same unit with other charts on its doors. */
     public UnitModel with(Map<String, Chart> otherCharts) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
-                channels, otherCharts, parts, faults, settings, cautions, traits, calls, acceptance);
+                channels, otherCharts, parts, faults, settings, cautions, traits, calls, acceptance, menu);
     }
 
     /**

@@ -71,7 +71,7 @@ public final class ChainUnit {
         List<UnitModel.Channel> channels = List.of(new UnitModel.Channel("coil", "coil", ExprParser.parse("amps.coil > 0.1")));
         return new UnitModel("chain", "Chain", "feeds a coil", machine, List.of(), points, List.of(usual), moments,
                 new UnitModel.Found(15, 50), List.of(), List.of(), List.of(), channels, Map.of(), parts, faults, List.of(), List.of(),
-                Map.of(), List.of(), List.of());
+                Map.of(), List.of(), List.of(), bricksignal.core.menu.Menu.NONE);
     }
 
     /** A voltage at a net against the common, as found. */

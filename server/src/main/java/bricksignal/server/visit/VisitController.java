@@ -7,6 +7,7 @@ import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.ChainPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.LampPage;
+import bricksignal.casework.page.SettingPage;
 import bricksignal.casework.page.TestLine;
 import bricksignal.casework.page.TestPage;
 import bricksignal.casework.page.UnitPage;
@@ -186,6 +187,12 @@ class VisitController {
     @GetMapping("/api/visits/{id}/questions")
     List<TestLine> questions(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.questions(open.now()));
+    }
+
+    /** The settings of the unit, and what is pressed to change those behind a menu. */
+    @GetMapping("/api/visits/{id}/settings")
+    List<SettingPage> settings(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
     }
 
     /** Parts in the order of the cheapest repair. */

@@ -1,0 +1,89 @@
+package bricksignal.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Calculators without a visit: what was typed is computed, and what makes no sense is told beside its field. */
+@ExtendWith(RunningServer.class)
+class ToolsTest {
+
+    private final RunningServer.Instance server;
+    private Client ines;
+
+    ToolsTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @BeforeEach
+    void logIn() {
+        ines = server.logIn("ines");
+    }
+
+    private static Map<String, Object> air(Object... more) {
+        Map<String, Object> air = new LinkedHashMap<>(Map.of("outdoorF", 54, "outdoorHumidity", 60, "returnF", 75, "returnHumidity", 50, "mixedF", 70,
+                "altitudeFt", 0, "zone", "5B", "changeover", "DRY_BULB", "least", 20, "setF", 53));
+        for (int i = 0; i < more.length; i += 2) {
+            air.put(String.valueOf(more[i]), more[i + 1]);
+        }
+        return air;
+    }
+
+    @Test
+    void economizerSaysWhatItShouldDoAndWhatThreeThermometersSay() {
+        JsonNode cool = ines.post("/api/tools/economizer", air()).json();
+        assertThat(cool.get("free").asBoolean()).isTrue();
+        assertThat(cool.get("volts").asDouble()).as("53 out of 54 and 75: wide open").isEqualTo(10);
+        assertThat(cool.get("measured").get("percent").asDouble()).isCloseTo(100 * 5 / 21.0, within(1e-9));
+        assertThat(cool.get("outdoor").get("wetBulb").asDouble()).as("on the handbook's chart, from memory").isBetween(46.5, 48.0);
+        JsonNode hot = ines.post("/api/tools/economizer", air("outdoorF", 92)).json();
+        assertThat(hot.get("free").asBoolean()).isFalse();
+        assertThat(hot.get("share").asDouble()).isEqualTo(20);
+        assertThat(hot.get("border").size()).isGreaterThan(30);
+    }
+
+    @Test
+    void whatCannotBeIsRefusedBesideItsField() {
+        Client.Reply warm = ines.post("/api/tools/economizer", air("outdoorHumidity", 140));
+        assertThat(warm.status()).isEqualTo(422);
+        assertThat(warm.json().get("field").asString()).isEqualTo("outdoorHumidity");
+        assertThat(ines.post("/api/tools/economizer", air("zone", "9Z")).detail()).contains("1A to 8");
+        assertThat(ines.post("/api/tools/economizer", air("changeover", "BY_FEEL")).status()).isEqualTo(400);
+        assertThat(server.logIn("tobin").get("/api/tools/economizer").status()).isEqualTo(405);
+    }
+
+    private static Map<String, Object> control(String label, double va, String... names) {
+        List<Map<String, Object>> terminals = List.of(Map.of("name", names[0], "function", "COOL", "va", va), Map.of("name", names[1], "function", "FAN",
+                "va", va));
+        return Map.of("label", label, "hot", "R", "common", "C", "ratedVa", 40, "ownVa", 5, "terminals", terminals);
+    }
+
+    private static Map<String, Object> wiring(String unit, Map<String, String> landings) {
+        return Map.of("building", control("relay board", 0, "DO1", "DO2"), "unit", control(unit, 8, "Y", "G"), "coilVa", 1.5, "feet", 60, "gauge", 18,
+                "landings", landings);
+    }
+
+    @Test
+    void wiringListIsApartAndAConductorFoundOnTheOtherSupplyIsMarked() {
+        JsonNode plan = ines.post("/api/tools/isolation", wiring("rooftop", Map.of())).json();
+        assertThat(plan.get("apart").asBoolean()).isTrue();
+        assertThat(plan.get("wires").size()).isEqualTo(8);
+        JsonNode built = ines.post("/api/tools/isolation", wiring("rooftop", Map.of("0", "rooftop R"))).json();
+        assertThat(built.get("apart").asBoolean()).isFalse();
+        assertThat(built.get("wires").get(0).get("crosses").asBoolean()).isTrue();
+        assertThat(built.get("wires").get(5).get("crosses").asBoolean()).isFalse();
+    }
+
+    @Test
+    void listThatMakesNoSenseIsRefused() {
+        assertThat(ines.post("/api/tools/isolation", wiring("relay board", Map.of())).detail()).contains("its own name");
+        assertThat(ines.post("/api/tools/isolation", wiring("rooftop", Map.of("0", "the roof"))).detail()).contains("the roof");
+    }
+}

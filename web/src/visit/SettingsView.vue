@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { useHandle } from './handle'
+import { useSettings } from './useDetails'
+
+const { visit, page, add } = useHandle()
+const route = useRoute()
+const { data: settings } = useSettings()
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const chosen = ref('')
+const found = ref('')
+const left = ref('')
+const setting = computed(() => settings.value?.find((s) => s.id === chosen.value))
+const steps = computed(
+  () => setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? [],
+)
+const ready = computed(() => found.value !== '' && left.value !== '')
+const note = computed(() => `${setting.value?.label}: found ${found.value}, left ${left.value}`)
+const kept = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'NOTE' && l.found === note.value))
+
+function choose(id: string) {
+  chosen.value = id
+  found.value = ''
+  left.value = ''
+}
+</script>
+
+<template>
+  <main class="page settings">
+    <h1 class="h4">Settings, found and left</h1>
+    <p class="soft">A unit that is only set wrong is not broken. Write down what was found before anything is moved.</p>
+    <p v-if="settings && settings.length === 0">This family declares no settings.</p>
+    <div class="choices" role="group" aria-label="Which setting">
+      <button
+        v-for="s in settings"
+        :key="s.id"
+        type="button"
+        class="key"
+        :aria-pressed="s.id === chosen"
+        :data-test="`setting-${s.id}`"
+        @click="choose(s.id)"
+      >
+        {{ s.label }}
+      </button>
+    </div>
+    <template v-if="setting">
+      <h2 class="h5 mt-4">Found</h2>
+      <div class="choices" role="group" aria-label="Found">
+        <button
+          v-for="p in setting.positions"
+          :key="p"
+          type="button"
+          class="key"
+          :aria-pressed="p === found"
+          :data-test="`found-${p}`"
+          @click="found = p"
+        >
+          {{ p }}{{ p === setting.factory ? ', factory' : '' }}
+        </button>
+      </div>
+      <h2 class="h5 mt-3">Wanted</h2>
+      <div class="choices" role="group" aria-label="Wanted">
+        <button
+          v-for="p in setting.positions"
+          :key="p"
+          type="button"
+          class="key"
+          :aria-pressed="p === left"
+          :data-test="`left-${p}`"
+          @click="left = p"
+        >
+          {{ p }}
+        </button>
+      </div>
+      <template v-if="ready">
+        <p v-if="found === left" class="mt-4">It stays as it is.</p>
+        <template v-else-if="setting.byMenu">
+          <h2 class="h5 mt-4">Press</h2>
+          <ol class="steps" data-test="key-steps">
+            <li v-for="(s, i) in steps" :key="i">
+              <span class="press"
+                >{{ s.press }}<template v-if="s.times > 1">, {{ s.times }} times</template></span
+              >
+              <span class="soft">it shows {{ s.shows }}</span>
+            </li>
+          </ol>
+        </template>
+        <p v-else class="press mt-4" data-test="key-steps">Move it from {{ found }} to {{ left }}.</p>
+        <button
+          v-if="!closed && !kept"
+          type="button"
+          class="key next onward"
+          data-test="keep-setting"
+          @click="add({ kind: 'NOTE', text: note })"
+        >
+          Keep: found {{ found }}, left {{ left }}
+        </button>
+        <p v-else-if="kept" role="status"><strong>Kept:</strong> found {{ found }}, left {{ left }}.</p>
+      </template>
+    </template>
+    <p class="caution mt-4">
+      The maker's instructions say what this unit may be set to. Power off for switches inside.
+    </p>
+    <RouterLink class="key mt-2" :to="{ name: 'work', params: route.params }">Back to the work</RouterLink>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.steps {
+  margin: 0;
+  padding: 0;
+  counter-reset: step;
+  list-style: none;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 3rem 1fr;
+  align-items: baseline;
+  padding: 0.7rem 0;
+  border-bottom: 1px solid var(--line-soft);
+  counter-increment: step;
+}
+.steps li::before {
+  content: counter(step);
+  grid-row: span 2;
+  font-size: 2rem;
+  font-weight: 700;
+}
+.press {
+  font-size: 1.5rem;
+}
+.onward {
+  width: 100%;
+  min-height: 56px;
+  margin-top: 1rem;
+}
+</style>
