@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Chain, NewEntry } from '../api/client'
+import CableTable from './CableTable.vue'
 import CallPanel from './CallPanel.vue'
 import { conductorColour } from './conductor'
 import { percent } from './format'
@@ -125,6 +126,7 @@ async function take() {
     <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
       >Go on to the work</RouterLink
     >
+    <CableTable />
   </main>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, type Ref } from 'vue'
 import {
   answer,
   api,
+  type Cable,
   type Chain,
   type Repair,
   type Setting,
@@ -32,6 +33,9 @@ export const useQuestions = () =>
   useDetail('questions', (id) =>
     answer<TestLine[]>(api.GET('/api/visits/{id}/questions', { params: { path: { id } } })),
   )
+
+export const useCables = () =>
+  useDetail('cables', (id) => answer<Cable[]>(api.GET('/api/visits/{id}/cables', { params: { path: { id } } })))
 
 export const useSettings = () =>
   useDetail('settings', (id) => answer<Setting[]>(api.GET('/api/visits/{id}/settings', { params: { path: { id } } })))

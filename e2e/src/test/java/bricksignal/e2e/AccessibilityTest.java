@@ -35,12 +35,13 @@ class AccessibilityTest {
             check(browser, "login");
             browser.logIn("ines");
             check(browser, "jobs");
-            for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/visits/" + visit + "/before",
+            for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/tools", "/tools/economizer?mixedF=66",
+                "/tools/isolation", "/visits/" + visit + "/settings", "/visits/" + visit + "/before",
                 "/visits/" + visit + "/power", "/visits/" + visit + "/work",
                 "/visits/" + visit + "/verdict", "/visits/" + visit + "/report"}) {
                 browser.go(path);
                 browser.see("main h1, main h2");
-                browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching"));
+                browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching") && !browser.driver().getPageSource().contains("Computing."));
                 check(browser, path);
             }
             browser.go("/packs");

@@ -25,7 +25,6 @@ public final class Screenshots {
             String ferry = ines.jobs().get(0).get("id").asString();
             try (Browser laptop = new Browser(server.url(), 1280, 800)) {
                 laptop.go("/login");
-                take(laptop, "#username", "login");
                 laptop.logIn("ines");
                 take(laptop, ".jobs", "jobs");
                 laptop.go("/jobs/new");
@@ -37,6 +36,8 @@ public final class Screenshots {
                 laptop.press("[data-test=to-own]");
                 laptop.press("[data-test=begin]");
                 take(laptop, "[data-test=own-text]", "own-packs");
+                laptop.go("/tools/economizer?mixedF=66");
+                take(laptop, "[data-test=air-chart]", "economizer");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
@@ -65,6 +66,13 @@ public final class Screenshots {
                     phone.logIn("ines");
                     phone.go("/visits/" + ferry + "/work");
                     take(phone, "[data-test=next]", "work-phone");
+                    phone.go("/tools/isolation");
+                    take(phone, "[data-test=isolation-said]", "isolation-phone");
+                    phone.go("/visits/" + ines.job("f16-humidity", "Dries all day.") + "/settings");
+                    phone.press("[data-test=setting-limit]");
+                    phone.press("[data-test='found-45 %']");
+                    phone.press("[data-test='left-60 %']");
+                    take(phone, "[data-test=key-steps]", "settings-phone");
                     sequence(phone, ines);
                 }
                 ines.add(ferry, entry("READING", "test", "v.ps-com.purge", "reading", "27.1"));

@@ -3,6 +3,7 @@ package bricksignal.server.visit;
 import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
+import bricksignal.casework.page.CablePage;
 import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.ChainPage;
 import bricksignal.casework.page.Details;
@@ -187,6 +188,12 @@ class VisitController {
     @GetMapping("/api/visits/{id}/questions")
     List<TestLine> questions(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.questions(open.now()));
+    }
+
+    /** The cables of the unit, terminal against terminal. */
+    @GetMapping("/api/visits/{id}/cables")
+    List<CablePage> cables(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> CablePage.of(open.now()));
     }
 
     /** The settings of the unit, and what is pressed to change those behind a menu. */

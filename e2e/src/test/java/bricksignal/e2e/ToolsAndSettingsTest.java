@@ -1,0 +1,80 @@
+package bricksignal.e2e;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.server.Client;
+import bricksignal.server.RunningServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.support.ui.Select;
+
+/** What stands beside a visit: the complaint that picks the run, keys to a setting, an economizer's chart, two supplies kept apart. */
+@ExtendWith(RunningServer.class)
+class ToolsAndSettingsTest {
+
+    private final RunningServer.Instance server;
+
+    ToolsAndSettingsTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @Test
+    void complaintMovesSuspectsAndIsTakenBack() {
+        Client ines = server.logIn("ines");
+        String visit = ines.job("f14-rooftop", "No cooling.");
+        ines.add(visit, entry("PATTERN", "board", "unit-board", "pattern", "slow"));
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=complaints] button:nth-of-type(2)");
+            browser.waitFor(() -> browser.shows("[data-test=complaints] button[aria-pressed=true]"));
+            browser.waitFor(() -> ines.opened(visit).get("page").get("suspects").get(0).get("label").asString().contains("Y wire"));
+            browser.press("[data-test=complaints] button:nth-of-type(2)");
+            browser.waitFor(() -> !ines.opened(visit).get("page").get("suspects").get(0).get("label").asString().contains("Y wire"));
+        }
+    }
+
+    @Test
+    void keysToASettingAreToldAndFoundAndLeftAreKept() {
+        Client ines = server.logIn("ines");
+        String visit = ines.job("f16-humidity", "Dries all day.");
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/settings");
+            browser.press("[data-test=setting-limit]");
+            browser.press("[data-test='found-45 %']");
+            browser.press("[data-test='left-60 %']");
+            assertThat(browser.text("[data-test=key-steps]")).contains("hold the button 5 s").contains("SAVE on and off");
+            browser.press("[data-test=keep-setting]");
+            browser.waitFor(() -> !browser.shows("[data-test=keep-setting]"));
+            assertThat(ines.opened(visit).get("page").get("log").toString()).contains("found 45 %, left 60 %");
+        }
+    }
+
+    @Test
+    void economizerIsComputedAsItIsTypedAndItsLinkCarriesIt() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/tools/economizer");
+            assertThat(browser.text("[data-test=economizer-said]")).contains("cools for nothing");
+            browser.see("main input").sendKeys(Keys.chord(Keys.CONTROL, "a"), "92");
+            browser.waitFor(() -> browser.textNow("[data-test=economizer-said]").contains("not good enough"));
+            browser.waitFor(() -> String.valueOf(browser.driver().getCurrentUrl()).contains("outdoorF=92"));
+        }
+    }
+
+    @Test
+    void conductorOnTheOtherSupplyIsMarkedInTheList() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/tools/isolation");
+            assertThat(browser.text("[data-test=isolation-said]")).contains("Apart");
+            browser.press("[data-test=wire-0] button");
+            new Select(browser.see("[data-test=wire-0] select")).selectByVisibleText("rooftop R");
+            browser.waitFor(() -> browser.textNow("[data-test=isolation-said]").contains("meet"));
+            assertThat(browser.text("[data-test=wire-0]")).contains("crosses");
+        }
+    }
+}
