@@ -10,7 +10,7 @@ const width = computed(() => Math.max(300, Math.round(measured.value || 640)))
 const height = computed(() => Math.round(Math.min(460, Math.max(300, width.value * 0.66))))
 const on = computed(() => sheet(width.value, height.value))
 const states = computed(() => [
-  { id: 'outdoor', word: 'outdoors', air: props.air.outdoor, shape: 'circle' },
+  { id: 'outdoor', word: 'outdoors', air: props.air.outdoor, shape: 'circle', below: true },
   { id: 'returned', word: 'return', air: props.air.returned, shape: 'square' },
   { id: 'mixed', word: 'mixed', air: props.air.mixed, shape: 'cross' },
 ])
@@ -66,7 +66,7 @@ const states = computed(() => [
           class="mark"
           stroke-width="4"
         />
-        <text :x="on.x(s.air.dryBulb)" :y="on.y(s.air.grains) - 12" text-anchor="middle" class="word">
+        <text :x="on.x(s.air.dryBulb)" :y="on.y(s.air.grains) + (s.below ? 22 : -12)" text-anchor="middle" class="word">
           {{ s.word }}
         </text>
       </g>

@@ -52,7 +52,7 @@ const complaints = computed(() =>
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.
     </p>
-    <p v-for="c in unit!.cautions" :key="c" class="caution lead-caution">{{ c }}</p>
+    <p v-for="c in unit!.cautions" :key="c" class="caution">{{ c }}</p>
     <div v-if="complaints.length" class="reset" data-test="complaints">
       <span id="q-complaint">What fails, as whoever called says?</span>
       <button

@@ -112,6 +112,10 @@ function choose(id: string) {
   flex-wrap: wrap;
   gap: 0.5rem;
 }
+.choices [aria-pressed='true'] {
+  background: var(--paper-2);
+  border-width: 4px;
+}
 .steps {
   margin: 0;
   padding: 0;
