@@ -150,8 +150,8 @@ class CompositionTest {
     }
 
     @Test
-    void thereAreAtLeastSixtyCompositions() {
-        assertThat(PackLibrary.compositions()).hasSizeGreaterThanOrEqualTo(60);
+    void thereAreAtLeastAHundredAndFortyCompositions() {
+        assertThat(PackLibrary.compositions()).hasSizeGreaterThanOrEqualTo(140);
     }
 
     @Test
@@ -262,7 +262,7 @@ class CompositionTest {
 
     @Test
     void toolListsShowsAndChecks(@TempDir Path folder) throws IOException {
-        assertThat(said(0, "list")).contains("f1-furnace ignition=hot-surface blower=capacitor\n").contains("f1-furnace ignition=spark blower=tapped\n").contains("f9-airhandler voltage=two-legs\n").contains("f14-rooftop voltage=v230\n");
+        assertThat(said(0, "list")).contains("f1-furnace ignition=hot-surface blower=capacitor\n").contains("f1-furnace ignition=spark blower=tapped\n").contains("f9-airhandler voltage=two-legs\n").contains("f14-rooftop detectors=one voltage=v230\n");
         assertThat(said(0, "assemblies")).contains("hot-surface  Hot surface igniter");
         assertThat(said(0, "show", "f1-furnace", "ignition=spark")).isEqualTo(PackLibrary.text("f1-furnace", Map.of("ignition", "spark")));
         Path file = folder.resolve("mine.yaml");
