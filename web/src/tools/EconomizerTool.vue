@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { answer, api } from '../api/client'
-import TopBar from '../common/TopBar.vue'
 import type { components } from '../api/schema'
 import AirChart from './AirChart.vue'
+import ToolPage from './ToolPage.vue'
 import type { Air, AirState } from './airChart'
 import { useTool } from './useTool'
 
@@ -53,7 +53,7 @@ const states: { word: string; of: (air: Air) => AirState }[] = [
 function why(air: Air) {
   const than = {
     TEMPERATURE: `${air.limitF} °F`,
-    HEAT: '28 Btu a pound',
+    HEAT: 'the limit of heat',
     RETURN_TEMPERATURE: 'the return air',
     RETURN_HEAT: 'the heat of the return air',
   }
@@ -65,102 +65,100 @@ function why(air: Air) {
 </script>
 
 <template>
-  <TopBar title="Economizer" />
-  <main class="page">
-    <h1 class="h4">What should the economizer do now</h1>
-    <div class="tool">
-      <form class="inputs" @submit.prevent>
-        <label v-for="n in numbers" :key="n.key">
-          {{ n.label }}
-          <input
-            v-model.number="inputs[n.key]"
-            type="number"
-            step="any"
-            inputmode="decimal"
-            class="form-control field num"
-          />
-        </label>
-        <label>
-          Mixture measured, °F
-          <input
-            v-model.number="inputs.mixedF"
-            type="number"
-            step="any"
-            inputmode="decimal"
-            class="form-control field num"
-            placeholder="none"
-          />
-        </label>
-        <label>
-          Climate zone
-          <select v-model="inputs.zone" class="form-select field">
-            <option v-for="z in zones" :key="z">{{ z }}</option>
-          </select>
-        </label>
-        <label>
-          The board judges by
-          <select v-model="inputs.changeover" class="form-select field">
-            <option v-for="(text, key) in changeovers" :key="key" :value="key">{{ text }}</option>
-          </select>
-        </label>
-      </form>
-      <div v-if="result" class="answer">
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }} Below is what was computed before.</p>
-        <p class="said" data-test="economizer-said">
-          {{ result.free ? 'Outdoors cools for nothing' : 'Outdoors is not good enough' }}
-        </p>
-        <p>{{ why(result) }}</p>
-        <p class="big num" data-test="economizer-volts">
-          {{ result.volts.toFixed(1) }} V DC
-          <span class="soft">at the actuator for {{ result.share.toFixed(0) }} % outdoor air</span>
-        </p>
-        <p v-if="result.measured">
-          Three thermometers say <strong class="num">{{ result.measured.percent.toFixed(0) }} %</strong>, give or take
-          <span class="num">{{ (2 * result.measured.sigma).toFixed(0) }}</span>.
-        </p>
-        <p v-else-if="inputs.mixedF !== null">
-          Three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies
-          outside of both and one of them is wrong.
-        </p>
-        <AirChart :air="result" />
-        <table class="states">
-          <thead>
-            <tr>
-              <th scope="col"></th>
-              <th scope="col">°F</th>
-              <th scope="col">%</th>
-              <th scope="col">wet bulb</th>
-              <th scope="col">dew point</th>
-              <th scope="col">Btu/lb</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="s in states" :key="s.word">
-              <th scope="row">{{ s.word }}</th>
-              <td>{{ s.of(result).dryBulb.toFixed(1) }}</td>
-              <td>{{ s.of(result).humidity.toFixed(0) }}</td>
-              <td>{{ s.of(result).wetBulb.toFixed(1) }}</td>
-              <td>{{ s.of(result).dewPoint.toFixed(1) }}</td>
-              <td>{{ s.of(result).btu.toFixed(1) }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p class="soft">
-          Limits by climate after ASHRAE 90.1, from memory; moist air after ASHRAE Fundamentals; 2 to 10 V and 53 °F are
-          common practice. The maker and the local code come first.
-        </p>
-        <p class="caution">
-          Belt off only with the power off and proven off. Blades and actuator move by themselves: fingers out.
-        </p>
-      </div>
-      <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <p v-else class="soft">Computing.</p>
-    </div>
-  </main>
+  <ToolPage name="Economizer" title="What should the economizer do now" :computed="Boolean(result)" :problem="problem">
+    <template #inputs>
+      <label v-for="n in numbers" :key="n.key">
+        {{ n.label }}
+        <input
+          v-model.number="inputs[n.key]"
+          type="number"
+          step="any"
+          inputmode="decimal"
+          class="form-control field num"
+        />
+      </label>
+      <label>
+        Mixture measured, °F
+        <input
+          v-model.number="inputs.mixedF"
+          type="number"
+          step="any"
+          inputmode="decimal"
+          class="form-control field num"
+          placeholder="none"
+        />
+      </label>
+      <label>
+        Climate zone
+        <select v-model="inputs.zone" class="form-select field">
+          <option v-for="z in zones" :key="z">{{ z }}</option>
+        </select>
+      </label>
+      <label>
+        The board judges by
+        <select v-model="inputs.changeover" class="form-select field">
+          <option v-for="(text, key) in changeovers" :key="key" :value="key">{{ text }}</option>
+        </select>
+      </label>
+    </template>
+    <template v-if="result">
+      <p class="said" data-test="economizer-said">
+        {{ result.free ? 'Outdoors cools for nothing' : 'Outdoors is not good enough' }}
+      </p>
+      <p>{{ why(result) }}</p>
+      <p class="big num" data-test="economizer-volts">
+        {{ result.volts.toFixed(1) }} V DC
+        <span class="soft">at the actuator for {{ result.share.toFixed(0) }} % outdoor air</span>
+      </p>
+      <p v-if="result.measured">
+        Three thermometers say <strong class="num">{{ result.measured.percent.toFixed(0) }} %</strong>, give or take
+        <span class="num">{{ (2 * result.measured.sigma).toFixed(0) }}</span>.
+      </p>
+      <p v-else-if="inputs.mixedF !== null">
+        Three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies outside
+        of both and one of them is wrong.
+      </p>
+      <AirChart :air="result" />
+      <table class="states">
+        <thead>
+          <tr>
+            <th scope="col"></th>
+            <th scope="col">°F</th>
+            <th scope="col">%</th>
+            <th scope="col">wet bulb</th>
+            <th scope="col">dew point</th>
+            <th scope="col">Btu/lb</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in states" :key="s.word">
+            <th scope="row">{{ s.word }}</th>
+            <td>{{ s.of(result).dryBulb.toFixed(1) }}</td>
+            <td>{{ s.of(result).humidity.toFixed(0) }}</td>
+            <td>{{ s.of(result).wetBulb.toFixed(1) }}</td>
+            <td>{{ s.of(result).dewPoint.toFixed(1) }}</td>
+            <td>{{ s.of(result).btu.toFixed(1) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft">
+        Limits by climate after ASHRAE 90.1, from memory; moist air after ASHRAE Fundamentals; 2 to 10 V and 53 °F are
+        common practice. The maker and the local code come first.
+      </p>
+      <p class="caution">
+        Belt off only with the power off and proven off. Blades and actuator move by themselves: fingers out.
+      </p>
+    </template>
+  </ToolPage>
 </template>
 
 <style scoped lang="scss">
-@use './tool';
+.big {
+  font-size: 2.5rem;
+}
+.big .soft {
+  font-size: 1rem;
+}
 .states {
   width: 100%;
   margin-block: 0.75rem;

@@ -4,9 +4,9 @@ import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { answer, api, type Problem } from '../api/client'
 import type { components } from '../api/schema'
-import TopBar from '../common/TopBar.vue'
 import { conductorColour } from '../visit/conductor'
 import ControlForm from './ControlForm.vue'
+import ToolPage from './ToolPage.vue'
 
 type Input = components['schemas']['IsolationInput']
 type View = components['schemas']['IsolationView']
@@ -73,91 +73,85 @@ function print() {
 </script>
 
 <template>
-  <TopBar title="Two supplies" />
-  <main class="page">
-    <h1 class="h4">Keep two supplies apart</h1>
-    <p class="soft no-print">
-      The building's relays feed the coils from their own transformer; the unit's own 24 V goes through the contacts to
-      its inputs.
-    </p>
-    <div class="tool">
-      <form class="inputs no-print" @submit.prevent>
-        <ControlForm v-model="input.building" title="The building's control" outputs @update:model-value="shaped" />
-        <ControlForm v-model="input.unit" title="The unit" @update:model-value="shaped" />
-        <label>
-          A relay's coil, VA
-          <input v-model.number="input.coilVa" type="number" step="any" class="form-control field num" />
-        </label>
-        <label>
-          Cable, ft one way
-          <input v-model.number="input.feet" type="number" step="any" class="form-control field num" />
-        </label>
-        <label>
-          Cable, AWG
-          <select v-model.number="input.gauge" class="form-select field">
-            <option v-for="g in [14, 16, 18, 20, 22]" :key="g" :value="g">{{ g }}</option>
+  <ToolPage name="Two supplies" title="Keep two supplies apart" :computed="Boolean(view)" :problem="problem">
+    <template #about>
+      <p class="soft no-print">
+        The building's relays feed the coils from their own transformer; the unit's own 24 V goes through the contacts
+        to its inputs.
+      </p>
+    </template>
+    <template #inputs>
+      <ControlForm v-model="input.building" title="The building's control" outputs @update:model-value="shaped" />
+      <ControlForm v-model="input.unit" title="The unit" @update:model-value="shaped" />
+      <label>
+        A relay's coil, VA
+        <input v-model.number="input.coilVa" type="number" step="any" class="form-control field num" />
+      </label>
+      <label>
+        Cable, ft one way
+        <input v-model.number="input.feet" type="number" step="any" class="form-control field num" />
+      </label>
+      <label>
+        Cable, AWG
+        <select v-model.number="input.gauge" class="form-select field">
+          <option v-for="g in [14, 16, 18, 20, 22]" :key="g" :value="g">{{ g }}</option>
+        </select>
+      </label>
+    </template>
+    <template v-if="view">
+      <p class="said" data-test="isolation-said">
+        {{ view.apart ? 'Apart in every position of the contacts' : 'The two supplies meet' }}
+      </p>
+      <p v-if="!view.apart" class="problem">
+        Marked conductors join them. Do not give it power: a board dies of it, and the next one too.
+      </p>
+      <ol class="wires">
+        <li v-for="(w, i) in view.wires" :key="i" :class="{ crosses: w.crosses }" :data-test="`wire-${i}`">
+          <span class="swatch" :style="{ background: conductorColour(w.colour) }" aria-hidden="true"></span>
+          <span class="ends"
+            ><strong>{{ w.from }}</strong> to <strong>{{ w.to }}</strong></span
+          >
+          <span class="soft">{{ w.colour }}, {{ sides[w.supply] }}{{ w.crosses ? ', crosses' : '' }}</span>
+          <span class="tick" aria-hidden="true"></span>
+          <select
+            v-if="moving === i"
+            class="form-select field no-print"
+            :aria-label="`Where ${w.from} lands`"
+            @change="land(i, ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">found on ...</option>
+            <option v-for="t in view.terminals" :key="t">{{ t }}</option>
           </select>
-        </label>
-      </form>
-      <div v-if="view" class="answer">
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }} Below is what was computed before.</p>
-        <p class="said" data-test="isolation-said">
-          {{ view.apart ? 'Apart in every position of the contacts' : 'The two supplies meet' }}
-        </p>
-        <p v-if="!view.apart" class="problem">
-          Marked conductors join them. Do not give it power: a board dies of it, and the next one too.
-        </p>
-        <ol class="wires">
-          <li v-for="(w, i) in view.wires" :key="i" :class="{ crosses: w.crosses }" :data-test="`wire-${i}`">
-            <span class="swatch" :style="{ background: conductorColour(w.colour) }" aria-hidden="true"></span>
-            <span class="ends"
-              ><strong>{{ w.from }}</strong> to <strong>{{ w.to }}</strong></span
-            >
-            <span class="soft">{{ w.colour }}, {{ sides[w.supply] }}{{ w.crosses ? ', crosses' : '' }}</span>
-            <span class="tick" aria-hidden="true"></span>
-            <select
-              v-if="moving === i"
-              class="form-select field no-print"
-              :aria-label="`Where ${w.from} lands`"
-              @change="land(i, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="">found on ...</option>
-              <option v-for="t in view.terminals" :key="t">{{ t }}</option>
-            </select>
-            <button v-else type="button" class="key quiet no-print" @click="moving = i">found elsewhere</button>
-          </li>
-        </ol>
-        <button v-if="Object.keys(input.landings).length" type="button" class="key no-print" @click="asPlanned">
-          All as planned again
-        </button>
-        <p v-if="view.alone.length" class="mt-2">
-          Without a counterpart: {{ view.alone.map((a) => `${a.terminal} of the ${sides[a.side]}`).join(', ') }}.
-        </p>
-        <ul class="loads">
-          <li v-for="l in view.loads" :key="l.side">
-            Transformer of the {{ sides[l.side] }}: <strong class="num">{{ l.va.toFixed(0) }} VA</strong> of
-            <span class="num">{{ l.ratedVa.toFixed(0) }}</span>, {{ l.fits ? 'it carries that' : 'too much for it' }};
-            {{ l.fuseAmps ? `fuse ${l.fuseAmps} A` : 'no usual fuse fits' }}{{ l.classTwo ? '' : '; above class 2' }}
-          </li>
-          <li>
-            At the coils with everything called: <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
-            {{ view.pullsIn ? 'they pull in' : 'too little: a thicker or shorter cable' }}
-          </li>
-        </ul>
-        <button type="button" class="key no-print" @click="print">Print the list</button>
-        <p class="caution mt-3">
-          Both supplies off and proven off before a wire is moved: with one off the other still feeds wires. Colours are
-          common practice; maker and local code come first.
-        </p>
-      </div>
-      <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <p v-else class="soft">Computing.</p>
-    </div>
-  </main>
+          <button v-else type="button" class="key quiet no-print" @click="moving = i">found elsewhere</button>
+        </li>
+      </ol>
+      <button v-if="Object.keys(input.landings).length" type="button" class="key no-print" @click="asPlanned">
+        All as planned again
+      </button>
+      <p v-if="view.alone.length" class="mt-2">
+        Without a counterpart: {{ view.alone.map((a) => `${a.terminal} of the ${sides[a.side]}`).join(', ') }}.
+      </p>
+      <ul class="loads">
+        <li v-for="l in view.loads" :key="l.side">
+          Transformer of the {{ sides[l.side] }}: <strong class="num">{{ l.va.toFixed(0) }} VA</strong> of
+          <span class="num">{{ l.ratedVa.toFixed(0) }}</span>, {{ l.fits ? 'it carries that' : 'too much for it' }};
+          {{ l.fuseAmps ? `fuse ${l.fuseAmps} A` : 'no usual fuse fits' }}{{ l.classTwo ? '' : '; above class 2' }}
+        </li>
+        <li>
+          At the coils with everything called: <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
+          {{ view.pullsIn ? 'they pull in' : 'too little: a thicker or shorter cable' }}
+        </li>
+      </ul>
+      <button type="button" class="key no-print" @click="print">Print the list</button>
+      <p class="caution mt-3">
+        Both supplies off and proven off before a wire is moved: with one off the other still feeds wires. Colours are
+        common practice; maker and local code come first.
+      </p>
+    </template>
+  </ToolPage>
 </template>
 
 <style scoped lang="scss">
-@use './tool';
 .wires {
   padding: 0;
   list-style-position: inside;
