@@ -52,24 +52,6 @@ const complaints = computed(() =>
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.
     </p>
-    <p v-for="c in unit!.cautions" :key="c" class="caution">{{ c }}</p>
-    <div v-if="complaints.length" class="reset" data-test="complaints">
-      <span id="q-complaint">What fails, as whoever called says?</span>
-      <button
-        v-for="c in complaints"
-        :key="c.test"
-        type="button"
-        class="key"
-        aria-describedby="q-complaint"
-        :aria-pressed="c.said !== undefined"
-        :disabled="closed"
-        @click="
-          add(c.said ? { kind: 'TAKE_BACK', supersedes: c.said.id } : { kind: 'ANSWER', test: c.test, yes: true })
-        "
-      >
-        {{ c.label }}
-      </button>
-    </div>
     <div class="reset" data-test="reset">
       <span id="q-reset">Was it reset, or the power cycled, before you came?</span>
       <button
@@ -175,6 +157,24 @@ const complaints = computed(() =>
         </template>
       </div>
       <section aria-labelledby="look-title">
+        <p v-for="c in unit!.cautions" :key="c" class="caution">{{ c }}</p>
+        <div v-if="complaints.length" class="reset" data-test="complaints">
+          <span id="q-complaint">What fails, as whoever called says?</span>
+          <button
+            v-for="c in complaints"
+            :key="c.test"
+            type="button"
+            class="key"
+            aria-describedby="q-complaint"
+            :aria-pressed="c.said !== undefined"
+            :disabled="closed"
+            @click="
+              add(c.said ? { kind: 'TAKE_BACK', supersedes: c.said.id } : { kind: 'ANSWER', test: c.test, yes: true })
+            "
+          >
+            {{ c.label }}
+          </button>
+        </div>
         <TwinList class="mb-4" />
         <h2 id="look-title" class="h5">Look, smell, listen</h2>
         <p class="soft">Most telling first. Skip what you cannot see.</p>
