@@ -35,14 +35,14 @@ const states = computed(() => [
         :d="path(line.points, on)"
         :class="line.humidity === 100 ? 'saturated' : 'humid'"
       />
-      <line :x1="on.x(30)" :x2="on.x(110)" :y1="on.y(0)" :y2="on.y(0)" class="axis" />
-      <line :x1="on.x(110)" :x2="on.x(110)" :y1="on.y(0)" :y2="on.y(160)" class="axis" />
+      <line :x1="on.left" :x2="on.right" :y1="on.bottom" :y2="on.bottom" class="axis" />
+      <line :x1="on.right" :x2="on.right" :y1="on.bottom" :y2="on.top" class="axis" />
       <text v-for="f in on.degrees" :key="f" :x="on.x(f)" :y="height - MARGIN.bottom + 16" text-anchor="middle">
         {{ f }}
       </text>
-      <text :x="on.x(70)" :y="height - 3" text-anchor="middle">°F dry bulb</text>
-      <text v-for="g in on.grains" :key="g" :x="on.x(110) + 5" :y="on.y(g) + 4">{{ g }}</text>
-      <text :x="on.x(110) - 4" :y="on.y(160) + 4" text-anchor="end">grains a pound</text>
+      <text :x="on.middle" :y="height - 3" text-anchor="middle">°F dry bulb</text>
+      <text v-for="g in on.grains" :key="g" :x="on.right + 5" :y="on.y(g) + 4">{{ g }}</text>
+      <text :x="on.right - 4" :y="on.top + 4" text-anchor="end">grains a pound</text>
       <line
         :x1="on.x(air.outdoor.dryBulb)"
         :x2="on.x(air.returned.dryBulb)"

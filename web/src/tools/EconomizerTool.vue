@@ -52,15 +52,12 @@ const states: { word: string; of: (air: Air) => AirState }[] = [
 ]
 function why(air: Air) {
   const than = {
-    TEMPERATURE: `${air.limitF} °F`,
+    TEMPERATURE: air.free ? `${air.limitF} °F` : 'the limit of temperature',
     HEAT: 'the limit of heat',
     RETURN_TEMPERATURE: 'the return air',
     RETURN_HEAT: 'the heat of the return air',
-  }
-  const limit = air.by === 'TEMPERATURE' && air.free ? `${air.limitF} °F` : than[air.by]
-  return air.free
-    ? `It is held against ${limit} and is below.`
-    : `It is above ${air.by === 'TEMPERATURE' ? 'the limit of temperature' : limit}.`
+  }[air.by]
+  return air.free ? `It is held against ${than} and is below.` : `It is above ${than}.`
 }
 </script>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { answer, api, type Problem } from '../api/client'
+import { useLocalStorage } from '@vueuse/core'
+import { ref } from 'vue'
+import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import { conductorColour } from '../visit/conductor'
 import ControlForm from './ControlForm.vue'
 import ToolPage from './ToolPage.vue'
+import { useComputed } from './useTool'
 
 type Input = components['schemas']['IsolationInput']
 type View = components['schemas']['IsolationView']
@@ -42,18 +42,9 @@ const usual: Input = {
 }
 /** Typed once, there the next time; on this device only. */
 const input = useLocalStorage<Input>('isolation', usual, { deep: true })
-const settled = refDebounced(
-  computed(() => JSON.parse(JSON.stringify(input.value)) as Input),
-  300,
+const { result: view, problem } = useComputed('isolation', input, (now) =>
+  answer<View>(api.POST('/api/tools/isolation', { body: now })),
 )
-const plan = useQuery({
-  queryKey: ['tool', 'isolation', settled],
-  queryFn: () => answer<View>(api.POST('/api/tools/isolation', { body: settled.value })),
-  placeholderData: (before) => before,
-  retry: false,
-})
-const view = computed(() => plan.data.value)
-const problem = computed(() => plan.error.value as Problem | null)
 const moving = ref<number | null>(null)
 const sides = { BUILDING: 'building', UNIT: 'unit' } as const
 
@@ -63,9 +54,6 @@ function land(wire: number, terminal: string) {
 }
 function asPlanned() {
   input.value = { ...input.value, landings: {} }
-}
-function shaped() {
-  asPlanned()
 }
 function print() {
   window.print()
@@ -81,8 +69,8 @@ function print() {
       </p>
     </template>
     <template #inputs>
-      <ControlForm v-model="input.building" title="The building's control" outputs @update:model-value="shaped" />
-      <ControlForm v-model="input.unit" title="The unit" @update:model-value="shaped" />
+      <ControlForm v-model="input.building" title="The building's control" outputs @update:model-value="asPlanned" />
+      <ControlForm v-model="input.unit" title="The unit" @update:model-value="asPlanned" />
       <label>
         A relay's coil, VA
         <input v-model.number="input.coilVa" type="number" step="any" class="form-control field num" />

@@ -18,7 +18,8 @@ export function sheet(width: number, height: number) {
     height -
     MARGIN.bottom -
     (Math.min(MOST_GRAINS, Math.max(0, grains)) / MOST_GRAINS) * (height - MARGIN.top - MARGIN.bottom)
-  return { x, y, degrees: [40, 50, 60, 70, 80, 90, 100], grains: [40, 80, 120, 160] }
+  const edges = { left: x(FROM_F), right: x(TO_F), top: y(MOST_GRAINS), bottom: y(0), middle: x((FROM_F + TO_F) / 2) }
+  return { x, y, ...edges, degrees: [40, 50, 60, 70, 80, 90, 100], grains: [40, 80, 120, 160] }
 }
 
 type Sheet = ReturnType<typeof sheet>
@@ -34,7 +35,7 @@ export function region(border: Point[], on: Sheet): string {
   if (border.length < 2) return ''
   const first = border[0]!
   const last = border.at(-1)!
-  return `M${on.x(first.dryBulb).toFixed(1)} ${on.y(0).toFixed(1)}${border
+  return `M${on.x(first.dryBulb).toFixed(1)} ${on.bottom.toFixed(1)}${border
     .map((p) => `L${on.x(p.dryBulb).toFixed(1)} ${on.y(p.grains).toFixed(1)}`)
-    .join('')}L${on.x(last.dryBulb).toFixed(1)} ${on.y(0).toFixed(1)}Z`
+    .join('')}L${on.x(last.dryBulb).toFixed(1)} ${on.bottom.toFixed(1)}Z`
 }

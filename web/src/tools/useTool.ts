@@ -1,11 +1,26 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Problem } from '../api/client'
 import { fromLink, toLink } from './query'
 
-/** A calculator: what is typed is computed as it is typed and kept in the link; what was computed last stays while something cannot be. */
+/** What is typed is computed as soon as it rests; what was computed last stays while something cannot be. */
+export function useComputed<I, O>(name: string, inputs: Readonly<Ref<I>>, compute: (inputs: I) => Promise<O>) {
+  const settled = refDebounced(
+    computed(() => JSON.parse(JSON.stringify(inputs.value)) as I),
+    250,
+  )
+  const answered = useQuery({
+    queryKey: ['tool', name, settled],
+    queryFn: () => compute(settled.value),
+    placeholderData: (before) => before,
+    retry: false,
+  })
+  return { settled, result: answered.data, problem: computed(() => answered.error.value as Problem | null) }
+}
+
+/** A calculator whose link carries what was typed. */
 export function useTool<I extends Record<string, number | string | null>, O>(
   name: string,
   usual: I,
@@ -13,18 +28,8 @@ export function useTool<I extends Record<string, number | string | null>, O>(
 ) {
   const route = useRoute()
   const router = useRouter()
-  const inputs = ref(fromLink(usual, route.query))
-  const settled = refDebounced(
-    computed(() => ({ ...inputs.value }) as I),
-    250,
-  )
+  const inputs = ref(fromLink(usual, route.query)) as Ref<I>
+  const { settled, result, problem } = useComputed(name, inputs, compute)
   watch(settled, (now) => void router.replace({ query: toLink(now) }))
-  const result = useQuery({
-    queryKey: ['tool', name, settled],
-    queryFn: () => compute(settled.value),
-    placeholderData: (before) => before,
-    retry: false,
-  })
-  const problem = computed(() => result.error.value as Problem | null)
-  return { inputs, result: result.data, problem }
+  return { inputs, result, problem }
 }

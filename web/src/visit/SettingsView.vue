@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import ChoiceRow from './ChoiceRow.vue'
 import { useHandle } from './handle'
 import { useSettings } from './useDetails'
 
@@ -12,18 +13,21 @@ const chosen = ref('')
 const found = ref('')
 const left = ref('')
 const setting = computed(() => settings.value?.find((s) => s.id === chosen.value))
+const all = computed(() => settings.value?.map((s) => ({ value: s.id, label: s.label })) ?? [])
+const positions = computed(() => setting.value?.positions.map((p) => ({ value: p, label: p })) ?? [])
+const marked = computed(() =>
+  positions.value.map((p) => (p.value === setting.value!.factory ? { ...p, label: `${p.value}, factory` } : p)),
+)
+watch(chosen, () => {
+  found.value = ''
+  left.value = ''
+})
 const steps = computed(
   () => setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? [],
 )
 const ready = computed(() => found.value !== '' && left.value !== '')
 const note = computed(() => `${setting.value?.label}: found ${found.value}, left ${left.value}`)
 const kept = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'NOTE' && l.found === note.value))
-
-function choose(id: string) {
-  chosen.value = id
-  found.value = ''
-  left.value = ''
-}
 </script>
 
 <template>
@@ -31,48 +35,12 @@ function choose(id: string) {
     <h1 class="h4">Settings, found and left</h1>
     <p class="soft">A unit that is only set wrong is not broken. Write down what was found before anything is moved.</p>
     <p v-if="settings && settings.length === 0">This family declares no settings.</p>
-    <div class="choices" role="group" aria-label="Which setting">
-      <button
-        v-for="s in settings"
-        :key="s.id"
-        type="button"
-        class="key"
-        :aria-pressed="s.id === chosen"
-        :data-test="`setting-${s.id}`"
-        @click="choose(s.id)"
-      >
-        {{ s.label }}
-      </button>
-    </div>
+    <ChoiceRow v-model="chosen" name="Which setting" test="setting" :options="all" />
     <template v-if="setting">
       <h2 class="h5 mt-4">Found</h2>
-      <div class="choices" role="group" aria-label="Found">
-        <button
-          v-for="p in setting.positions"
-          :key="p"
-          type="button"
-          class="key"
-          :aria-pressed="p === found"
-          :data-test="`found-${p}`"
-          @click="found = p"
-        >
-          {{ p }}{{ p === setting.factory ? ', factory' : '' }}
-        </button>
-      </div>
+      <ChoiceRow v-model="found" name="Found" test="found" :options="marked" />
       <h2 class="h5 mt-3">Wanted</h2>
-      <div class="choices" role="group" aria-label="Wanted">
-        <button
-          v-for="p in setting.positions"
-          :key="p"
-          type="button"
-          class="key"
-          :aria-pressed="p === left"
-          :data-test="`left-${p}`"
-          @click="left = p"
-        >
-          {{ p }}
-        </button>
-      </div>
+      <ChoiceRow v-model="left" name="Wanted" test="left" :options="positions" />
       <template v-if="ready">
         <p v-if="found === left" class="mt-4">It stays as it is.</p>
         <template v-else-if="setting.byMenu">
@@ -107,15 +75,6 @@ function choose(id: string) {
 </template>
 
 <style scoped lang="scss">
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-}
-.choices [aria-pressed='true'] {
-  background: var(--paper-2);
-  border-width: 4px;
-}
 .steps {
   margin: 0;
   padding: 0;

@@ -89,7 +89,6 @@ public final class Client {
                 .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
     }
 
-    /** A fresh job of this person on a furnace. */
     /** A fresh job of this person on a furnace that nobody was at before. */
     public String job(String complaint) {
         return jobAt(newUnit("f1-furnace"), complaint);

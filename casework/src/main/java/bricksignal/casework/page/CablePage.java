@@ -4,9 +4,9 @@ import bricksignal.casework.Case;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Observation;
-import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,7 +38,7 @@ public record CablePage(String from, String to, List<ConductorRow> conductors) {
     }
 
     /** One end: its terminal, the test that reads it, what it should have, and what was read last. */
-    public record End(String net, String label, String colour, String test, Message due, @Nullable Message reading) {
+    public record End(String net, String label, String colour, String test, Message due, Message.@Nullable Amount reading) {
     }
 
     private static final double ALIKE = 0.8;
@@ -47,16 +47,16 @@ public record CablePage(String from, String to, List<ConductorRow> conductors) {
 
     /** The cables of a unit of which more than one conductor has a terminal at both ends. */
     public static List<CablePage> of(Case now) {
-        CompiledPack pack = now.unit().pack();
+        UnitModel model = now.unit().model();
         List<CablePage> cables = new ArrayList<>();
-        pack.model().machine().circuit().elements().stream().filter(Element.Conductor.class::isInstance).map(Element.Conductor.class::cast)
-                .filter(c -> c.closed() && Double.isInfinite(c.fuseAmps()) && !pack.model().machine().rules().containsKey(c.id())).forEach(wire -> row(now, wire).ifPresent(row -> add(cables, now, wire, row)));
+        model.machine().circuit().elements().stream().flatMap(element -> model.plainConductor(element.id()).stream())
+                .forEach(wire -> row(now, wire).ifPresent(row -> add(cables, model, wire, row)));
         return cables.stream().filter(cable -> cable.conductors().size() > 1).toList();
     }
 
-    private static void add(List<CablePage> cables, Case now, Element.Conductor wire, ConductorRow row) {
-        String from = now.unit().model().point(wire.a()).where();
-        String to = now.unit().model().point(wire.b()).where();
+    private static void add(List<CablePage> cables, UnitModel model, Element.Conductor wire, ConductorRow row) {
+        String from = model.point(wire.a()).where();
+        String to = model.point(wire.b()).where();
         Optional<CablePage> same = cables.stream().filter(c -> c.from().equals(from) && c.to().equals(to) || c.from().equals(to) && c.to().equals(from)).findFirst();
         if (same.isPresent()) {
             boolean turned = same.get().from().equals(to);
@@ -67,46 +67,32 @@ public record CablePage(String from, String to, List<ConductorRow> conductors) {
     }
 
     private static Optional<ConductorRow> row(Case now, Element.Conductor wire) {
-        if (!now.unit().model().isProbed(wire.a()) || !now.unit().model().isProbed(wire.b())) {
+        UnitModel model = now.unit().model();
+        if (!model.isProbed(wire.a()) || !model.isProbed(wire.b()) || model.point(wire.a()).where().equals(model.point(wire.b()).where())) {
             return Optional.empty();
         }
-        Point near = now.unit().model().point(wire.a());
-        Point far = now.unit().model().point(wire.b());
-        if (near.where().equals(far.where())) {
-            return Optional.empty();
-        }
-        List<String> together = near.moments().stream().filter(far.moments()::contains).toList();
-        if (together.isEmpty()) {
-            return Optional.empty();
-        }
-        String moment = together.get(together.size() - 1);
-        End one = end(now, near, moment);
-        End other = end(now, far, moment);
-        return Optional.of(new ConductorRow(wire.id(), one, other, now.unit().model().moment(moment).label(), differs(now, near, far, moment)));
+        Point near = model.point(wire.a());
+        Point far = model.point(wire.b());
+        return near.moments().stream().filter(far.moments()::contains).reduce((first, last) -> last).map(moment -> {
+            End one = end(now, near, moment);
+            End other = end(now, far, moment);
+            return new ConductorRow(wire.id(), one, other, model.moment(moment).label(), differs(one.reading(), other.reading()));
+        });
     }
 
     private static End end(Case now, Point point, String moment) {
-        Test.Reading test = test(now, point, moment);
-        Double read = read(now, test);
-        return new End(point.net(), point.label(), point.colour(), test.id(), new Message.Amount(test.mode(), now.unit().pack().predictions().nominalValue(test)),
-                read == null ? null : new Message.Amount(test.mode(), read));
+        CompiledPack pack = now.unit().pack();
+        Test.Reading test = (Test.Reading) pack.catalogue().test("v." + point.net() + "." + moment);
+        return new End(point.net(), point.label(), point.colour(), test.id(), new Message.Amount(test.mode(), pack.predictions().nominalValue(test)),
+                now.diagnosis().sinceRepair().stream().flatMap(o -> o instanceof Observation.Reading r && r.made(test) ? Stream.of(r) : Stream.empty())
+                        .reduce((first, last) -> last).map(last -> new Message.Amount(test.mode(), last.value())).orElse(null));
     }
 
-    private static Test.Reading test(Case now, Point point, String moment) {
-        return (Test.Reading) now.unit().pack().catalogue().test("v." + point.net() + "." + moment);
-    }
-
-    private static boolean differs(Case now, Point near, Point far, String moment) {
-        Double one = read(now, test(now, near, moment));
-        Double other = read(now, test(now, far, moment));
-        double most = one == null || other == null ? 0 : Math.max(Math.abs(one), Math.abs(other));
-        return one != null && other != null && most > SAYS_VOLTS && Math.min(Math.abs(one), Math.abs(other)) < ALIKE * most;
-    }
-
-    private static @Nullable Double read(Case now, Test.Reading test) {
-        return now.diagnosis().sinceRepair().stream().flatMap(o -> o instanceof Observation.Reading r && r.test().mode() == test.mode()
-                && r.test().moment().equals(test.moment()) && r.test().place() instanceof Place.Across across && test.place() instanceof Place.Across wanted
-                && across.red().equals(wanted.red()) && across.black().equals(wanted.black()) ? Stream.of(r.value()) : Stream.<Double>empty())
-                .reduce((first, last) -> last).orElse(null);
+    private static boolean differs(Message.@Nullable Amount one, Message.@Nullable Amount other) {
+        if (one == null || other == null) {
+            return false;
+        }
+        double most = Math.max(Math.abs(one.value()), Math.abs(other.value()));
+        return most > SAYS_VOLTS && Math.min(Math.abs(one.value()), Math.abs(other.value())) < ALIKE * most;
     }
 }

@@ -20,8 +20,6 @@ public record Economizer(MoistAir outdoor, MoistAir returned, Changeover changeo
     private static final int TO_F = 110;
     private static final int STEP_F = 2;
 
-    private static final int HALVINGS = 40;
-
     public Economizer {
         Changeover.limitF(zone);
         OutdoorShare.wanted(outdoor.dryBulbC(), returned.dryBulbC(), setC, least);
@@ -77,19 +75,7 @@ public record Economizer(MoistAir outdoor, MoistAir returned, Changeover changeo
     }
 
     private double wettest(double celsius) {
-        double to = MoistAir.ofRelativeHumidity(celsius, 1, outdoor.pressurePa()).humidityRatio();
-        if (free(celsius, to)) {
-            return to;
-        }
-        double from = 0;
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (from + to) / 2;
-            if (free(celsius, middle)) {
-                from = middle;
-            } else {
-                to = middle;
-            }
-        }
-        return from;
+        double saturated = MoistAir.ofRelativeHumidity(celsius, 1, outdoor.pressurePa()).humidityRatio();
+        return MoistAir.halved(0, saturated, ratio -> !free(celsius, ratio));
     }
 }

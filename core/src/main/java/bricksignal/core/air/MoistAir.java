@@ -1,5 +1,7 @@
 package bricksignal.core.air;
 
+import java.util.function.DoublePredicate;
+
 /**
  * A state of moist air, after ASHRAE Handbook Fundamentals (2017), chapter 1: equations 3 (pressure), 5 and 6 (saturation over ice and water), 20 (humidity
  * ratio), 26 (volume), 30 (enthalpy), 33 and 35 (wet bulb). Valid from -100 to 200 degrees Celsius; over ice below the triple point, where both saturation
@@ -135,7 +137,8 @@ public record MoistAir(double dryBulbC, double humidityRatio, double pressurePa)
                 : ((2830 - 0.24 * wetBulbC) * saturated - 1.006 * (dryBulbC - wetBulbC)) / (2830 + 1.86 * dryBulbC - 2.1 * wetBulbC);
     }
 
-    private static double halved(double low, double high, java.util.function.DoublePredicate above) {
+    /** Where a condition begins to hold between two numbers, at the upper one if nowhere before. */
+    static double halved(double low, double high, DoublePredicate above) {
         double from = low;
         double to = high;
         for (int i = 0; i < HALVINGS; i++) {

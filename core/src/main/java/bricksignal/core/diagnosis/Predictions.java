@@ -60,7 +60,6 @@ public final class Predictions {
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
     private final Recent<HypothesisId, RunRecord> pairs;
     private final Recent<HypothesisId, Loss> losses = new Recent<>(MOST_STANDING);
-    private final Recent<HypothesisId, Set<String>> damage = new Recent<>(MOST_STANDING);
     private final Recent<Asked, Set<String>> asked = new Recent<>(MOST_STANDING);
     private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
     private volatile @Nullable List<Hypothesis> unlisted;
@@ -202,7 +201,7 @@ public final class Predictions {
 
     /** The elements that a hypothesis takes with it while it stands, and that a new part would lose again: fuses, and what opens for good. */
     public Set<String> damage(HypothesisId id) {
-        return damage.get(space.get(id).run(), () -> Damage.of(model, passing(id), nominal));
+        return record(space.get(id).run()).damage();
     }
 
     /** The moments at which a unit with a hypothesis in it means a contact of a board to be closed, and nothing has stopped it yet. */
@@ -315,7 +314,7 @@ public final class Predictions {
     private Optional<RunRecord> ofAFailure(Fault failure) {
         VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
         boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
-        return settles && Recorder.fails(model, unit, nominal) ? Optional.of(keptOf(unit)) : Optional.empty();
+        return settles && Recorder.failing(model, unit, nominal).findAny().isPresent() ? Optional.of(keptOf(unit)) : Optional.empty();
     }
 
     /** What it shows where a run with it shows this number. */

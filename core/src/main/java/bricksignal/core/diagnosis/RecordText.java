@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * run     listed, milder or unlisted, the id of its fault, the runs that fail
  * found   board, then share and pattern of each that its lamp shows; so reset
  * called  the call complained of, board, then share and pattern of each that its lamp shows
+ * damage  the elements that it takes with it
  * channel id, then whether it runs before, its stretches, begins and ends
  * peaks   amperes by load, in the order of the record of the unit in good order
  * first   board, then share and pattern of each that its lamp shows before a board stops
@@ -70,12 +72,13 @@ final class RecordText {
     private static void write(StringBuilder text, Taken taken, RunRecord good) {
         RunRecord r = taken.record();
         List<String> named = run(taken.run());
-        line(text, List.of("run", named.get(0), named.get(1), String.join(" ", r.fails())));
+        line(text, List.of("run", named.get(0), named.get(1), String.join(SPACE, r.fails())));
         r.found().forEach((board, shares) -> line(text, lamp("found", board, shares, Known.in(good.found(), board))));
         r.foundBefore().forEach((board, shares) -> line(text, lamp("first", board, shares, Known.in(r.found(), board))));
         r.afterReset().forEach((board, shares) -> line(text, lamp("reset", board, shares, Known.in(good.afterReset(), board))));
         r.called().forEach((call, lamps) -> lamps.forEach((board, shares) -> line(text, lamp("called", call + SPACE + board, shares,
                 Known.in(Known.in(good.called(), call), board)))));
+        line(text, List.of("damage", String.join(SPACE, r.damage())));
         r.channels().forEach((id, run) -> line(text, channel(id, run, Known.in(good.channels(), id))));
         List<String> peaks = new ArrayList<>(List.of("peaks"));
         r.peaks().forEach((load, amps) -> peaks.add(amps.equals(good.peaks().get(load)) ? SAME : String.valueOf(amps)));
@@ -132,6 +135,7 @@ final class RecordText {
         Map<String, Map<LampPattern, Double>> first = new LinkedHashMap<>();
         Map<String, Map<LampPattern, Double>> reset = new LinkedHashMap<>();
         Map<String, Map<String, Map<LampPattern, Double>>> called = new LinkedHashMap<>();
+        Set<String> damage = new LinkedHashSet<>();
         Map<String, ChannelRun> channels = new LinkedHashMap<>();
         Map<String, Double> peaks = new LinkedHashMap<>();
         Prediction.@Nullable Number[] numbers = new Prediction.Number[good.numbers().length];
@@ -143,6 +147,7 @@ final class RecordText {
                 case "first" -> first.put(cells[1], lamp(cells, fits(found.get(cells[1]), cells)));
                 case "reset" -> reset.put(cells[1], lamp(cells, fits(good.afterReset().get(cells[1]), cells)));
                 case "called" -> called(cells, good, called);
+                case "damage" -> damage.addAll(ids(cells[1]));
                 case "channel" -> channels.put(cells[1], channel(cells, fits(good.channels().get(cells[1]), cells)));
                 case "peaks" -> peaks(cells, good.peaks(), peaks);
                 case "numbers" -> numbers(cells, good.numbers(), numbers);
@@ -156,7 +161,7 @@ final class RecordText {
         if (!run[0].equals("run") || run.length != RUN_CELLS) {
             throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
         }
-        return new Taken(run(run[1], run[2]), new RunRecord(found, reset, new LinkedHashSet<>(run[3].isEmpty() ? List.of() : List.of(run[3].split(SPACE))), called, channels, peaks,
+        return new Taken(run(run[1], run[2]), new RunRecord(found, reset, new LinkedHashSet<>(ids(run[3])), called, damage, channels, peaks,
                 Map.of(), numbers, before, first, shares));
     }
 
@@ -205,6 +210,10 @@ final class RecordText {
             shares.put(LampPattern.parse(cell.substring(space + 1)), Double.valueOf(cell.substring(0, space)));
         }
         return shares;
+    }
+
+    private static List<String> ids(String cell) {
+        return cell.isEmpty() ? List.of() : List.of(cell.split(SPACE));
     }
 
     private static void called(String[] cells, RunRecord good, Map<String, Map<String, Map<LampPattern, Double>>> called) {

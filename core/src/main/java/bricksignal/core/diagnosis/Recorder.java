@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Takes down what of a run is worth keeping. */
 final class Recorder {
@@ -48,7 +49,7 @@ final class Recorder {
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
         this.ways = Ways.of(model.scenarios().stream().map(scenario -> nominal.run(scenario.id())));
-        this.good = taken(nominal, Set.of(), null, standing(nominal));
+        this.good = taken(nominal, null, standing(nominal));
     }
 
     /** The record of the unit in good order. */
@@ -58,12 +59,12 @@ final class Recorder {
 
     /** The record of another unit; what is as in the unit in good order is shared with its record. */
     RunRecord of(VirtualUnit unit) {
-        return taken(unit, failing(unit), good, standing(unit));
+        return taken(unit, good, standing(unit));
     }
 
     /** The same without the solved circuits: for a unit of which many may be asked for. */
     RunRecord brief(VirtualUnit unit) {
-        return taken(unit, failing(unit), good, Map.of());
+        return taken(unit, good, Map.of());
     }
 
     /** The solved circuit of a unit at a moment. */
@@ -71,15 +72,9 @@ final class Recorder {
         return unit.run(moment.scenario()).at(catalogue.seconds(unit, moment)).unit().solution();
     }
 
-    /** True if in a run that is watched some channel is on for another share of the time than in the unit in good order. */
-    static boolean fails(UnitModel model, VirtualUnit unit, VirtualUnit nominal) {
-        return unit != nominal && model.watchedScenarios().stream().anyMatch(scenario ->
-                fails(model, unit.run(scenario.id()), nominal.run(scenario.id())));
-    }
-
-    private Set<String> failing(VirtualUnit unit) {
-        return model.watchedScenarios().stream().map(Scenario::id).filter(run -> fails(model, unit.run(run), nominal.run(run)))
-                .collect(Collectors.toCollection(LinkedHashSet::new));
+    /** The runs that are watched, by id, in which some channel is on for another share of the time than in the unit in good order. */
+    static Stream<String> failing(UnitModel model, VirtualUnit unit, VirtualUnit nominal) {
+        return model.watchedScenarios().stream().map(Scenario::id).filter(run -> fails(model, unit.run(run), nominal.run(run)));
     }
 
     private static boolean fails(UnitModel model, Timeline run, Timeline good) {
@@ -141,7 +136,7 @@ final class Recorder {
         return standing;
     }
 
-    private RunRecord taken(VirtualUnit unit, Set<String> fails, @org.jspecify.annotations.Nullable RunRecord like,
+    private RunRecord taken(VirtualUnit unit, @org.jspecify.annotations.Nullable RunRecord like,
             Map<String, Solution> standing) {
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
@@ -170,7 +165,8 @@ final class Recorder {
                     ? like.channels().get(channel.id()) : run);
         });
         Map<String, Map<LampPattern, Double>> found = found(unit);
-        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
+        Set<String> fails = failing(model, unit, nominal).collect(Collectors.toCollection(LinkedHashSet::new));
+        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), Damage.of(model, unit, nominal), channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {

@@ -12,6 +12,7 @@ import java.util.Set;
  * @param afterReset by board, the same over the whole run
  * @param fails the runs that are watched and not as they should be, by id
  * @param called by run that is called for beside the usual one, and by board: the lamp's patterns where that call is the complaint
+ * @param damage what it takes with it while it stands, elements by id
  * @param channels by channel, when it is on in the usual run
  * @param peaks by load, the most amperes it carries in the usual run
  * @param standing by moment, the solved circuit at that instant; empty where it is not kept
@@ -21,7 +22,7 @@ import java.util.Set;
  * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
  */
 record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, Set<String> fails,
-        Map<String, Map<String, Map<LampPattern, Double>>> called,
+        Map<String, Map<String, Map<LampPattern, Double>>> called, Set<String> damage,
         Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, Solution> standing,
         Prediction.@org.jspecify.annotations.Nullable Number[] numbers, Prediction.@org.jspecify.annotations.Nullable Number[] numbersBefore,
         Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {

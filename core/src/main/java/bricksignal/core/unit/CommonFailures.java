@@ -103,17 +103,11 @@ public final class CommonFailures {
     private void conductors() {
         for (UnitModel.Connector connector : model.connectors()) {
             for (String id : connector.conductors()) {
-                conductor(id).ifPresent(pin -> failing(pin, Message.said(connector.label()), partOf(connector), connector));
+                model.plainConductor(id).ifPresent(pin -> failing(pin, Message.said(connector.label()), partOf(connector), connector));
             }
         }
-        model.machine().circuit().elements().forEach(element -> conductor(element.id()).filter(this::isWire).ifPresent(wire -> failing(
+        model.machine().circuit().elements().forEach(element -> model.plainConductor(element.id()).filter(this::isWire).ifPresent(wire -> failing(
                 wire, Message.said(model.elementLabel(wire.id())), model.partWith(wire.id()).map(Part::id).orElse(WIRING), null)));
-    }
-
-    /** A pin or wire: no switch, no fuse, nothing that moves. */
-    private Optional<Element.Conductor> conductor(String id) {
-        return model.machine().circuit().element(id) instanceof Element.Conductor c && c.closed() && Double.isInfinite(c.fuseAmps())
-                && !model.machine().rules().containsKey(id) ? Optional.of(c) : Optional.empty();
     }
 
     private boolean isWire(Element.Conductor conductor) {
@@ -259,7 +253,7 @@ public final class CommonFailures {
     private List<Element.Conductor> pinsOn(Part board, UnitModel.Connector connector) {
         Set<String> nets = new TreeSet<>();
         board.elements().forEach(id -> nets.addAll(model.machine().circuit().element(id).nets()));
-        return connector.conductors().stream().flatMap(id -> conductor(id).stream())
+        return connector.conductors().stream().flatMap(id -> model.plainConductor(id).stream())
                 .filter(c -> nets.contains(c.a()) || nets.contains(c.b())).toList();
     }
 
@@ -300,7 +294,7 @@ public final class CommonFailures {
                 }
             }
         });
-        model.machine().circuit().elements().forEach(element -> conductor(element.id()).filter(this::isWire)
+        model.machine().circuit().elements().forEach(element -> model.plainConductor(element.id()).filter(this::isWire)
                 .filter(this::atATerminal).ifPresent(this::wireOff));
     }
 

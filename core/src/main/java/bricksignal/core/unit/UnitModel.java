@@ -4,6 +4,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.menu.Menu;
 import java.util.Collection;
 import java.util.List;
@@ -135,6 +136,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return machine.rules().get(element) instanceof Rule.Follows follows && follows.closed().names().stream()
                 .anyMatch(name -> name.startsWith(ACTION) && scenarios.get(0).steps().stream()
                         .noneMatch(step -> step.action().equals(name.substring(ACTION.length()))));
+    }
+
+    /** A pin or wire: no switch, no fuse, nothing that moves. */
+    public Optional<Element.Conductor> plainConductor(String element) {
+        return machine.circuit().element(element) instanceof Element.Conductor c && c.closed() && Double.isInfinite(c.fuseAmps())
+                && !machine.rules().containsKey(element) ? Optional.of(c) : Optional.empty();
     }
 
     /** True if a probe reaches a net. */

@@ -47,12 +47,7 @@ public final class Isolation {
 
     /** A conductor that lands on a terminal which is not of its own side. */
     private static boolean wrong(IsolationPlan plan, Wire wire) {
-        return side(plan, wire.from()) != wire.supply() || side(plan, wire.to()) != wire.supply();
-    }
-
-    private static Wire.Side side(IsolationPlan plan, String terminal) {
-        boolean building = terminal.startsWith(plan.building().label() + " ") || terminal.endsWith(" A1") || terminal.endsWith(" A2");
-        return building ? Wire.Side.BUILDING : Wire.Side.UNIT;
+        return plan.terminals().get(wire.from()) != wire.supply() || plan.terminals().get(wire.to()) != wire.supply();
     }
 
     /**
@@ -80,8 +75,8 @@ public final class Isolation {
         unit.terminals().forEach(input -> elements.add(new Element.Load("input " + input.name(), IsolationPlan.at(unit, input.name()),
                 IsolationPlan.at(unit, unit.common()), LOAD_OHMS, 0)));
         plan.relays().forEach(relay -> {
-            elements.add(new Element.Load(relay.name() + " coil", relay.name() + " A1", relay.name() + " A2", LOAD_OHMS, 0));
-            elements.add(conductor(relay.name() + " contact", relay.name() + " 11", relay.name() + " 14", closed.contains(relay.name())));
+            elements.add(new Element.Load(relay.name() + " coil", relay.coil().get(0), relay.coil().get(1), LOAD_OHMS, 0));
+            elements.add(conductor(relay.name() + " contact", relay.contact().get(0), relay.contact().get(1), closed.contains(relay.name())));
         });
         for (int i = 0; i < wires.size(); i++) {
             elements.add(conductor("wire " + i, wires.get(i).from(), wires.get(i).to(), true));

@@ -1,8 +1,11 @@
 package bricksignal.core.wiring;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * How a building's relays call a unit without one conductor of either supply touching the other: for each function a relay, its coil on the building's output
@@ -34,6 +37,16 @@ public record IsolationPlan(Control building, Control unit, List<Relay> relays, 
      * @param va of its coil
      */
     public record Relay(String name, Function function, String output, String input, double va) {
+
+        /** The two terminals of its coil, of the building's supply. */
+        List<String> coil() {
+            return List.of(name + " A1", name + " A2");
+        }
+
+        /** The two terminals of its contact, of the unit's supply. */
+        List<String> contact() {
+            return List.of(name + " 11", name + " 14");
+        }
     }
 
     /**
@@ -84,10 +97,10 @@ public record IsolationPlan(Control building, Control unit, List<Relay> relays, 
             relays.add(relay);
             inputs += input.get().va();
             String colour = output.function().colour();
-            wires.add(new Wire(at(building, output.name()), relay.name() + " A1", Wire.Side.BUILDING, colour));
-            wires.add(new Wire(at(building, building.common()), relay.name() + " A2", Wire.Side.BUILDING, BLUE));
-            wires.add(new Wire(at(unit, unit.hot()), relay.name() + " 11", Wire.Side.UNIT, RED));
-            wires.add(new Wire(relay.name() + " 14", at(unit, input.get().name()), Wire.Side.UNIT, colour));
+            wires.add(new Wire(at(building, output.name()), relay.coil().get(0), Wire.Side.BUILDING, colour));
+            wires.add(new Wire(at(building, building.common()), relay.coil().get(1), Wire.Side.BUILDING, BLUE));
+            wires.add(new Wire(at(unit, unit.hot()), relay.contact().get(0), Wire.Side.UNIT, RED));
+            wires.add(new Wire(relay.contact().get(1), at(unit, input.get().name()), Wire.Side.UNIT, colour));
         }
         unit.terminals().stream().filter(input -> relays.stream().noneMatch(relay -> relay.function() == input.function()))
                 .forEach(input -> alone.add(new Alone(Wire.Side.UNIT, input.function(), input.name())));
@@ -100,6 +113,23 @@ public record IsolationPlan(Control building, Control unit, List<Relay> relays, 
     /** The same plan with one conductor landed elsewhere. */
     public IsolationPlan with(Wire instead, Wire of) {
         return new IsolationPlan(building, unit, relays, wires.stream().map(w -> w.equals(of) ? instead : w).toList(), loads, coilVolts, pullsIn, alone);
+    }
+
+    /** Every terminal on which a conductor can land, as the wiring list names it, and whose supply it is of. */
+    public Map<String, Wire.Side> terminals() {
+        Map<String, Wire.Side> terminals = new LinkedHashMap<>();
+        all(building).forEach(terminal -> terminals.put(terminal, Wire.Side.BUILDING));
+        all(unit).forEach(terminal -> terminals.put(terminal, Wire.Side.UNIT));
+        relays.forEach(relay -> {
+            relay.coil().forEach(terminal -> terminals.put(terminal, Wire.Side.BUILDING));
+            relay.contact().forEach(terminal -> terminals.put(terminal, Wire.Side.UNIT));
+        });
+        return terminals;
+    }
+
+    private static Stream<String> all(Control control) {
+        return Stream.concat(Stream.of(control.hot(), control.common()), control.terminals().stream().map(Control.Terminal::name))
+                .map(name -> at(control, name));
     }
 
     /** A terminal of a control, as the wiring list names it. */

@@ -15,8 +15,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -71,7 +69,7 @@ class IsolationController {
         }
         IsolationPlan plan = Tools.computed(() -> IsolationPlan.of(input.building().control(), input.unit().control(), input.coilVa(),
                 new Cable(input.feet(), input.gauge())));
-        List<String> terminals = terminals(plan);
+        List<String> terminals = List.copyOf(plan.terminals().keySet());
         IsolationPlan built = plan;
         for (Map.Entry<Integer, String> landing : input.landings().entrySet()) {
             if (landing.getKey() < 0 || landing.getKey() >= plan.wires().size() || !terminals.contains(landing.getValue())) {
@@ -83,13 +81,5 @@ class IsolationController {
         List<Wire> crossings = Isolation.crossings(built);
         List<WireRow> rows = built.wires().stream().map(w -> new WireRow(w.from(), w.to(), w.supply(), w.colour(), crossings.contains(w))).toList();
         return new IsolationView(plan.relays(), rows, plan.loads(), plan.coilVolts(), plan.pullsIn(), plan.alone(), crossings.isEmpty(), terminals);
-    }
-
-    private static List<String> terminals(IsolationPlan plan) {
-        Stream<String> controls = Stream.of(plan.building(), plan.unit()).flatMap(control -> Stream.concat(Stream.of(control.hot(), control.common()),
-                control.terminals().stream().map(Control.Terminal::name)).map(name -> IsolationPlan.at(control, name)));
-        Stream<String> relays = IntStream.range(0, plan.relays().size()).boxed().flatMap(i -> Stream.of(" A1", " A2", " 11", " 14")
-                .map(plan.relays().get(i).name()::concat));
-        return Stream.concat(controls, relays).toList();
     }
 }
