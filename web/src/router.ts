@@ -21,6 +21,12 @@ export const router = createRouter({
       component: () => import('./tools/IsolationTool.vue'),
       meta: { title: 'Two supplies' },
     },
+    {
+      path: '/tools/:id',
+      component: () => import('./tools/CalculatorTool.vue'),
+      props: true,
+      meta: { title: 'Tools' },
+    },
     { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: 'Boards' } },
     {
       path: '/boards/:name',

@@ -1,7 +1,16 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { answer, api, type Problem } from '../api/client'
+import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
 
-const tools = [
+const { data, error } = useQuery({
+  queryKey: ['calculators'],
+  queryFn: () => answer<components['schemas']['CalculatorLine'][]>(api.GET('/api/tools/calculators')),
+})
+const problem = computed(() => error.value as Problem | null)
+const own = [
   {
     to: '/tools/economizer',
     name: 'Economizer',
@@ -13,6 +22,10 @@ const tools = [
     what: 'Isolation relays between a building and a unit: the wiring list, what each transformer carries, and the proof that they never meet.',
   },
 ]
+const tools = computed(() => [
+  ...(data.value ?? []).map((c) => ({ to: `/tools/${c.id}`, name: c.title, what: c.what })),
+  ...own,
+])
 </script>
 
 <template>
@@ -20,6 +33,7 @@ const tools = [
   <main class="page">
     <h1 class="h4">Tools</h1>
     <p class="soft">Each stands alone, without a visit.</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <ul class="tools">
       <li v-for="t in tools" :key="t.to">
         <RouterLink :to="t.to"
@@ -37,6 +51,13 @@ const tools = [
   margin: 0;
   padding: 0;
   border-top: 2px solid var(--line);
+}
+@media (min-width: 900px) {
+  .tools {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    column-gap: 2.5rem;
+  }
 }
 .tools a {
   display: grid;

@@ -68,6 +68,14 @@ const complaints = computed(() =>
       </button>
       <strong v-if="page!.powerCycled">Then no code does not mean no fault.</strong>
     </div>
+    <p
+      v-if="unit!.waits"
+      class="caution"
+      :class="{ quiet: reset !== undefined && !page!.powerCycled }"
+      data-test="waits"
+    >
+      {{ unit!.waits }}
+    </p>
     <WhenPicker v-if="!closed" class="mb-3" />
     <div class="two">
       <div>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { useCalculator } from '../tools/useCalculator'
 import ChoiceRow from './ChoiceRow.vue'
+import SettingSuggestion from './SettingSuggestion.vue'
 import { useHandle } from './handle'
 import { useSettings } from './useDetails'
 
@@ -18,7 +20,11 @@ const positions = computed(() => setting.value?.positions.map((p) => ({ value: p
 const marked = computed(() =>
   positions.value.map((p) => (p.value === setting.value!.factory ? { ...p, label: `${p.value}, factory` } : p)),
 )
+const suggests = computed(() => setting.value?.suggests ?? '')
+const { data: calculator } = useCalculator(() => suggests.value)
+const asking = ref(false)
 watch(chosen, () => {
+  asking.value = false
   found.value = ''
   left.value = ''
 })
@@ -41,6 +47,24 @@ const kept = computed(() => page.value!.log.some((l) => l.counts && l.kind === '
       <ChoiceRow v-model="found" name="Found" test="found" :options="marked" />
       <h2 class="h5 mt-3">Wanted</h2>
       <ChoiceRow v-model="left" name="Wanted" test="left" :options="positions" />
+      <template v-if="calculator && calculator.id === suggests">
+        <button
+          type="button"
+          class="key quiet mt-2"
+          :aria-expanded="asking"
+          data-test="ask-suggestion"
+          @click="asking = !asking"
+        >
+          What should it be: {{ calculator.title }}
+        </button>
+        <SettingSuggestion
+          v-if="asking"
+          :key="chosen"
+          :setting="chosen"
+          :calculator="calculator"
+          @suggested="left = $event"
+        />
+      </template>
       <template v-if="ready">
         <p v-if="found === left" class="mt-4">It stays as it is.</p>
         <template v-else-if="setting.byMenu">

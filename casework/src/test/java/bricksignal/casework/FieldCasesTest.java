@@ -1,11 +1,16 @@
 package bricksignal.casework;
 
+import static bricksignal.casework.Units.ENGLISH;
 import static bricksignal.casework.Units.FURNACE;
 import static bricksignal.casework.Units.ROOFTOP;
+import static bricksignal.casework.Units.with;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.page.UnitPage;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
+import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.When;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -138,6 +143,18 @@ class FieldCasesTest {
                         .reads("v.RS.standby", "12").never("jumper"),
                 new FieldCase("C43 ground of the module", MODULE, "burner-unground", 3).seldom().yes("ask.seldom").no("see-flame-stays").yes("see-ground")
                         .never("module", "flame-rod"));
+    }
+
+    /** C49: thermostat dark, fan high, two minutes after power came: the purge at start. Nothing is blamed, and the wait is said beforehand. */
+    @Test
+    void purgeAtStartIsWaitedFor() {
+        assertThat(ENGLISH.words(UnitPage.of(DETECTOR).waits())).startsWith("For about 5 min after power came").contains("blower", "dampers held open", "wait, and look again");
+        Case now = with(DETECTOR, new Entry.PowerCycled(true), new Entry.Pattern(null, "fast"), new Entry.TestReading("v.RT.purge", "0"),
+                new Entry.Answer("see-dampers", true));
+        assertThat(now.diagnosis().sinceRepair()).as("all of it a unit in good order does").hasSize(3)
+                .noneMatch(seen -> now.diagnosis().contradicts(seen, DETECTOR.pack().space().nothing()));
+        assertThat(now.advice().verdict().status()).isEqualTo(Verdict.Status.NOT_YET);
+        assertThat(UnitPage.of(FURNACE).waits()).as("nothing goes on before the call").isNull();
     }
 
     @ParameterizedTest

@@ -228,7 +228,12 @@ final class ModelBuilder {
     private static UnitModel.Setting setting(String id, Section s) {
         Map<String, Double> options = new LinkedHashMap<>();
         s.at("options").children().forEach((position, value) -> options.put(position, value.asNumber()));
-        return new UnitModel.Setting(id, s.text("label"), s.text("parameter"), s.text("unit"), options, s.text("factory"));
+        return new UnitModel.Setting(id, s.text("label"), s.text("parameter"), s.text("unit"), options, s.text("factory"),
+                s.has("suggest") ? suggest(s.at("suggest")) : null);
+    }
+
+    private static UnitModel.Suggest suggest(Section s) {
+        return new UnitModel.Suggest(s.text("calculation"), s.text("result"), s.number("times", 1));
     }
 
     private static CallAdvice call(Section s) {

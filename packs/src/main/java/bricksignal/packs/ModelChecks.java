@@ -8,6 +8,9 @@ import bricksignal.core.board.Region;
 import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Meter;
+import bricksignal.core.tuning.Calculator;
+import bricksignal.core.tuning.Calculators;
+import bricksignal.core.tuning.Finding;
 import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
@@ -217,7 +220,20 @@ final class ModelChecks {
                 oneOf(s, "to", s.text("to"), points, "point");
             }
         });
-        each("settings", (id, s) -> oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter"));
+        each("settings", (id, s) -> {
+            oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter");
+            if (s.has("suggest")) {
+                suggested(s.at("suggest"));
+            }
+        });
+    }
+
+    /** What suggests a position is a calculation that there is, by a number that comes of it. */
+    private static void suggested(Section s) {
+        String name = s.text("calculation");
+        oneOf(s, "calculation", name, Calculators.all().stream().map(Calculator::id).toList(), "calculation");
+        Calculators.of(name).ifPresent(calculator -> oneOf(s, "result", s.text("result"), calculator.usual().results().stream().map(Finding.Result::id).toList(),
+                "number of the calculation"));
     }
 
     /** A screen that sets something sets what is there, and each position of it can be reached from each other and kept. */

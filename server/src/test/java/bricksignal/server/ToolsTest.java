@@ -86,4 +86,46 @@ class ToolsTest {
         assertThat(ines.post("/api/tools/isolation", wiring("relay board", Map.of())).detail()).contains("its own name");
         assertThat(ines.post("/api/tools/isolation", wiring("rooftop", Map.of("0", "the roof"))).detail()).contains("the roof");
     }
+
+    @Test
+    void everyCalculationIsListedAndComputesWhatStandsThereFirst() {
+        JsonNode all = ines.get("/api/tools/calculators").json();
+        assertThat(all.size()).isGreaterThan(12);
+        for (JsonNode line : all) {
+            String path = "/api/tools/calculators/" + line.get("id").asString();
+            Map<String, Object> numbers = new LinkedHashMap<>();
+            Map<String, Object> choices = new LinkedHashMap<>();
+            for (JsonNode input : ines.get(path).json().get("inputs")) {
+                if (input.get("options").size() > 0) {
+                    choices.put(input.get("id").asString(), input.get("options").get(0).get("id").asString());
+                } else if (input.hasNonNull("usual")) {
+                    numbers.put(input.get("id").asString(), input.get("usual").asDouble());
+                }
+            }
+            JsonNode finding = ines.post(path, Map.of("numbers", numbers, "choices", choices)).json();
+            assertThat(finding.get("says").asString()).as(path).isNotBlank();
+            assertThat(finding.get("source").asString()).as(path).isNotBlank();
+        }
+    }
+
+    @Test
+    void numberThatMakesNoSenseIsNamedAsPeopleCallIt() {
+        Client.Reply cold = ines.post("/api/tools/calculators/frost-interval", Map.of("numbers", Map.of("outdoor", 200, "humidity", 50), "choices", Map.of()));
+        assertThat(cold.status()).isEqualTo(422);
+        assertThat(cold.json().get("field").asString()).isEqualTo("outdoor");
+        assertThat(cold.detail()).startsWith("Outdoors").contains("it is 200; it must be from -30 to 60 °F");
+        assertThat(ines.post("/api/tools/calculators/frost-interval", Map.of("numbers", Map.of(), "choices", Map.of())).detail()).contains("missing");
+        assertThat(ines.get("/api/tools/calculators/horoscope").status()).isEqualTo(404);
+    }
+
+    @Test
+    void settingOfAUnitIsSuggested() {
+        String visit = ines.job("f10-heatpump", "ices up");
+        JsonNode interval = ines.get("/api/visits/" + visit + "/settings").json().get(0);
+        assertThat(interval.get("suggests").asString()).isEqualTo("frost-interval");
+        String path = "/api/visits/" + visit + "/settings/" + interval.get("id").asString() + "/suggestion";
+        Map<String, Object> damp = Map.of("numbers", Map.of("outdoor", 35, "humidity", 90), "choices", Map.of());
+        assertThat(ines.post(path, damp).json().get("position").asString()).isEqualTo("30");
+        assertThat(ines.post("/api/visits/" + visit + "/settings/colour/suggestion", damp).status()).isEqualTo(422);
+    }
 }

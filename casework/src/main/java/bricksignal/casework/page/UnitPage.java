@@ -4,6 +4,7 @@ import bricksignal.casework.CaseUnit;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Chart;
@@ -24,11 +25,14 @@ import org.jspecify.annotations.Nullable;
  * @param complaints what may be complained of, where more than one thing can be called for; empty elsewhere
  * @param modes settings of the meter that read between two points
  * @param cautions what to mind before anything is begun
+ * @param waits for how long a unit in good order does something by itself after power came, and what; null where it rests at once
  * @param defer what comes before anything that is said
  */
 public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
         List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<Complaint> complaints, List<String> cautions,
-        Message defer) {
+        @Nullable Message waits, Message defer) {
+
+    private static final double SECONDS_A_MINUTE = 60;
 
     /** A lamp, by what its flashes differ, and its chart. */
     public record BoardLamp(String board, String label, List<String> marks, List<ChartCode> chart) {
@@ -77,13 +81,19 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                         Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
                 model.calls().stream().map(call -> call(model, call)).toList(), complaints(pack),
-                model.cautions().stream().filter(c -> c.role() == Caution.Role.COMBUSTION).map(Caution::says).toList(), Message.of("defer"));
+                model.cautions().stream().filter(c -> c.role() == Caution.Role.COMBUSTION).map(Caution::says).toList(),
+                Waiting.of(pack).map(UnitPage::waits).orElse(null), Message.of("defer"));
     }
 
     private static List<Complaint> complaints(CompiledPack pack) {
         return pack.catalogue().tests().stream().filter(Test.Check.class::isInstance).map(Test.Check.class::cast)
                 .filter(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> new Complaint(check.id(),
                         String.valueOf(pack.model().scenario(pack.model().moment(check.moment()).scenario()).called()))).toList();
+    }
+
+    private static Message waits(Waiting waiting) {
+        return Message.of("wait", new Message.Number(Math.max(1, Math.round(waiting.seconds() / SECONDS_A_MINUTE))),
+                Message.items(Message.Joint.COMMA, waiting.meanwhile().stream().map(channel -> Message.said(channel.label())).toList()));
     }
 
     /** Seconds after the call, for a moment that comes while the unit is calling. */

@@ -6,14 +6,21 @@ import java.util.List;
 /**
  * When a channel of the timing diagram begins and ends after the call, under each hypothesis. What a person sees and taps is late
  * by a second or two, and now and then the wrong thing (common practice; from memory). A board of another generation keeps other
- * times than the pack has: a whole run may go at another pace.
+ * times than the pack has: a whole run may go at another pace. What comes within seconds of one another is one happening, and where
+ * it comes as foretold by nothing, as when a limit opens at another time, all of it does.
  */
 public final class SequenceModel {
 
     private static final double LATE_SECONDS = 0.7;
     private static final double SIGMA_SECONDS = 1.5;
     private static final double SIGMA_SHARE = 0.06;
+    /** A miss that is simply wrong. */
     private static final double WRONG = 0.05;
+    /** A tap that is, and a happening that comes otherwise than foretold: together as often. */
+    private static final double MISTAPPED = WRONG / 2;
+    private static final double UNFORETOLD = WRONG / 2;
+    /** What is seen so near to one another is one happening: gas that closes, the flame that goes with it. */
+    private static final double TOGETHER_SECONDS = 3;
     /** How much slower than the times of the pack a run may go, and how often: half of the boards keep them (from memory). */
     private static final double[] PACES = {1, 0.6, 0.7, 0.8, 0.9, 1.1, 1.25, 1.4, 1.6};
     private static final double AS_LISTED = 0.5;
@@ -79,34 +86,50 @@ public final class SequenceModel {
     }
 
     private static Whole whole(CompiledPack pack, List<Observation> seen, HypothesisId run) {
-        double[] byPace = new double[PACES.length];
-        for (int p = 0; p < PACES.length; p++) {
-            byPace[p] = PACES[p] == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
-        }
-        double before = 0;
+        List<List<Double>> edges = seen.stream().map(one -> one instanceof Observation.Event event
+                ? pack.predictions().channel(run, event.channel()).edges(event.begins())
+                : pack.predictions().channel(run, ((Observation.NotSeen) one).channel()).edges(true)).toList();
         double window = pack.model().found().to() - callSeconds(pack.model());
-        for (Observation one : seen) {
-            before = sum(byPace);
-            boolean event = one instanceof Observation.Event;
-            List<Double> edges = pack.predictions().channel(run, event ? ((Observation.Event) one).channel() : ((Observation.NotSeen) one).channel())
-                    .edges(!event || ((Observation.Event) one).begins());
-            for (int p = 0; p < PACES.length; p++) {
-                byPace[p] *= event ? seen((Observation.Event) one, edges, PACES[p], window) : notSeen((Observation.NotSeen) one, edges, PACES[p]);
+        double all = 0;
+        double before = 0;
+        for (double pace : PACES) {
+            double share = pace == 1 ? AS_LISTED : (1 - AS_LISTED) / (PACES.length - 1);
+            double[] each = new double[seen.size()];
+            for (int i = 0; i < each.length; i++) {
+                each[i] = seen.get(i) instanceof Observation.Event event
+                        ? (1 - MISTAPPED) * density(edges.get(i), event.afterCall(), pace) + MISTAPPED / window
+                        : notSeen((Observation.NotSeen) seen.get(i), edges.get(i), pace);
             }
+            all += share * product(seen, each, each.length, window);
+            before += share * product(seen, each, each.length - 1, window);
         }
-        return new Whole(before, sum(byPace));
+        return new Whole(before, all);
     }
 
-    private static double sum(double[] byPace) {
-        double sum = 0;
-        for (double one : byPace) {
-            sum += one;
+    /** Likelihood of the first of what was seen at one pace: what was missed one by one, what came happening by happening. */
+    private static double product(List<Observation> seen, double[] each, int first, double window) {
+        double product = 1;
+        boolean[] done = new boolean[first];
+        for (int i = 0; i < first; i++) {
+            if (done[i]) {
+                continue;
+            }
+            double foretold = each[i];
+            double otherwise = 1 / window;
+            for (int j = i + 1; j < first; j++) {
+                if (!done[j] && together(seen.get(i), seen.get(j))) {
+                    done[j] = true;
+                    foretold *= each[j];
+                    otherwise /= 2 * TOGETHER_SECONDS;
+                }
+            }
+            product *= seen.get(i) instanceof Observation.Event ? (1 - UNFORETOLD) * foretold + UNFORETOLD * otherwise : foretold;
         }
-        return sum;
+        return product;
     }
 
-    private static double seen(Observation.Event event, List<Double> edges, double pace, double window) {
-        return (1 - WRONG) * density(edges, event.afterCall(), pace) + WRONG / window;
+    private static boolean together(Observation one, Observation other) {
+        return one instanceof Observation.Event a && other instanceof Observation.Event b && Math.abs(a.afterCall() - b.afterCall()) <= TOGETHER_SECONDS;
     }
 
     /** It was waited for and did not come: right if it would begin later or never. */

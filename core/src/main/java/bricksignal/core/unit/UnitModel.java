@@ -7,11 +7,13 @@ import bricksignal.core.board.run.Scenario;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.menu.Menu;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A unit as its pack declares it: the one model that everything else is computed from. Lists keep the order of the pack.
@@ -77,9 +79,25 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
      *
      * @param parameter the machine's parameter it sets
      * @param options position to value
+     * @param suggest the calculation that says where it should stand, or null
      */
     public record Setting(String id, String label, String parameter, String unit, Map<String, Double> options,
-            String factory) {
+            String factory, @Nullable Suggest suggest) {
+
+        /** The position whose value is nearest to that. */
+        public String nearest(double value) {
+            return options.entrySet().stream().min(Comparator.comparingDouble(option -> Math.abs(option.getValue() - value))).orElseThrow().getKey();
+        }
+    }
+
+    /**
+     * Where a setting should stand, by a calculation of setting up.
+     *
+     * @param calculation its name
+     * @param result which of its numbers
+     * @param times what one of that number is in the unit of the setting
+     */
+    public record Suggest(String calculation, String result, double times) {
     }
 
     /** The scenarios that somebody waits in for a stage, the usual one first; others only feed or jump something for a moment. */

@@ -1,6 +1,7 @@
 package bricksignal.server.problem;
 
 import bricksignal.casework.entry.Refused;
+import bricksignal.core.tuning.Misfit;
 import bricksignal.server.words.Words;
 import java.util.Locale;
 import org.springframework.core.Ordered;
@@ -35,6 +36,11 @@ class ProblemAdvice {
     @ExceptionHandler
     ProblemDetail refused(Refused refused) {
         return beside(refused.field(), words.sentence(refused.says()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail misfit(Misfit misfit) {
+        return beside(misfit.input(), words.sentence(misfit.label()) + ": " + misfit.getMessage() + ".");
     }
 
     @ExceptionHandler

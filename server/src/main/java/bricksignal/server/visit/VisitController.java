@@ -15,6 +15,7 @@ import bricksignal.casework.page.UnitPage;
 import bricksignal.packs.PackDifferences;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.site.SiteUnit;
+import bricksignal.server.tools.CalculatorController;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -200,6 +201,13 @@ class VisitController {
     @GetMapping("/api/visits/{id}/settings")
     List<SettingPage> settings(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
+    }
+
+    /** Where a setting should stand, by what a person has at hand; nothing is kept. */
+    @PostMapping("/api/visits/{id}/settings/{setting}/suggestion")
+    SettingPage.Suggested suggestion(Principal principal, @PathVariable UUID id, @PathVariable String setting,
+            @Valid @RequestBody CalculatorController.CalculatorInput input) {
+        return service.look(principal.getName(), id, open -> SettingPage.suggested(open.now().unit().model(), setting, input.numbers(), input.choices()));
     }
 
     /** Parts in the order of the cheapest repair. */

@@ -17,7 +17,7 @@ import java.util.stream.Collectors;
  */
 final class SecondLook {
 
-    private static final double NEARLY_SURE = 0.8;
+    private static final double NEARLY_SURE = 0.9;
 
     /** What is less likely than this stays out of it without any one answer too: an answer is wrong one time in some dozens. */
     private static final double OUT = 1e-9;

@@ -1,0 +1,38 @@
+package bricksignal.core.tuning;
+
+import java.util.List;
+
+/**
+ * Delays of a blower by how fast the exchanger warms and cools: by halves. The fan comes when the air is no draught any more and stays until what is left is not
+ * worth its current; ducts outside of the warm house lose that rest.
+ */
+final class BlowerDelays extends Calculator {
+
+    /** Degrees above the return air at which supply air is felt as a draught, and to which the rest is worth fetching (common practice, from memory). */
+    private static final double NO_DRAUGHT_F = 22;
+    private static final double REST_INSIDE_F = 15;
+    private static final double REST_OUTSIDE_F = 30;
+    private static final double CURVE_SECONDS = 300;
+
+    BlowerDelays() {
+        super("blower-delays", Input.of("rise", "°F", 55, 32, 130), Input.of("half", "s", 45, 10, 300), Input.choice("ducts", "inside", "outside"));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double rise = given.number("rise");
+        double half = given.number("half");
+        double rest = given.choice("ducts").equals("inside") ? REST_INSIDE_F : REST_OUTSIDE_F;
+        double on = half * halves(rise / (rise - NO_DRAUGHT_F));
+        double off = half * halves(rise / rest);
+        Curve curve = new Curve(new Curve.Axis(word("axis-seconds"), "s"), new Curve.Axis(word("axis-rise"), "°F"), List.of(
+                Curve.Stroke.of(word("line-warms"), 0, CURVE_SECONDS, s -> rise * (1 - Math.pow(2, -s / half))),
+                Curve.Stroke.of(word("line-cools"), 0, CURVE_SECONDS, s -> rise * Math.pow(2, -s / half))),
+                List.of(new Curve.Spot(word("is-on"), on, NO_DRAUGHT_F), new Curve.Spot(word("is-off"), off, rest)));
+        return finding("delays", true, List.of(result("off", off, "s", 0), result("on", on, "s", 0)), curve, Math.rint(on), Math.rint(off));
+    }
+
+    private static double halves(double times) {
+        return Math.log(times) / Math.log(2);
+    }
+}

@@ -1,0 +1,18 @@
+package bricksignal.core.tuning;
+
+import bricksignal.core.air.Changeover;
+import java.util.List;
+
+/** The outdoor temperature above which an economizer no longer cools for nothing, by the climate ({@link Changeover}). */
+final class ChangeoverLimit extends Calculator {
+
+    ChangeoverLimit() {
+        super("changeover-limit", Input.choice("zone", "5B", "1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5C", "6A", "6B", "7", "8"));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double limit = Changeover.limitF(given.choice("zone"));
+        return finding("limit", true, List.of(result("limit", limit, "°F", 0)), null, limit);
+    }
+}

@@ -1,0 +1,27 @@
+package bricksignal.core.tuning;
+
+import bricksignal.core.air.OutdoorShare;
+import java.util.List;
+
+/** The least position of an outdoor damper: from the share that three thermometers show at a position to the share that people need; as far as the damper is even. */
+final class DamperPosition extends Calculator {
+
+    /** One standard deviation of a thermometer in a duct, degrees Fahrenheit (from memory). */
+    private static final double THERMOMETER_F = 0.7;
+    private static final double PERCENT = 100;
+
+    DamperPosition() {
+        super("damper-position", Input.of("outdoor", "°F", 40, -40, 120), Input.of("return", "°F", 74, 50, 100), Input.of("mixed", "°F", 66, -40, 120),
+                Input.of("position", "%", 25, 1, 100), Input.of("wanted", "%", 15, 0, 100));
+    }
+
+    @Override
+    Finding find(Given given) {
+        OutdoorShare measured = OutdoorShare.of(given.number("outdoor"), given.number("return"), given.number("mixed"), THERMOMETER_F)
+                .orElseThrow(() -> new Misfit("mixed", "three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies outside of both"));
+        double share = Math.max(measured.share(), measured.sigma());
+        double position = Math.min(PERCENT, given.number("position") * given.number("wanted") / (PERCENT * share));
+        return finding("set", true, List.of(result("position", position, "%", 0), result("share", PERCENT * measured.share(), "%", 0),
+                result("error", 2 * PERCENT * measured.sigma(), "%", 0)), null, Math.rint(position));
+    }
+}

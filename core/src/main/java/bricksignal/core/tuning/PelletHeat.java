@@ -1,0 +1,28 @@
+package bricksignal.core.tuning;
+
+import java.util.List;
+
+/** What a stove's feed gives, and what feed the room needs: pounds an hour by weighing, times the fuel, times the share that reaches the room. */
+final class PelletHeat extends Calculator {
+
+    private static final double POUNDS_A_BAG = 40;
+    private static final double MINUTES_AN_HOUR = 60;
+    private static final double WITHIN = 0.1;
+    private static final double PERCENT = 100;
+
+    PelletHeat() {
+        super("pellet-heat", Input.of("pounds", "lb", 0.9, 0.05, 40), Input.of("minutes", "min", 20, 2, 600), Input.of("fuel", "Btu/lb", 8_200, 5_000, 9_500),
+                Input.of("efficiency", "%", 75, 30, 95), Input.of("need", "Btu/h", 16_000, 1_000, 100_000));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double feed = given.number("pounds") * MINUTES_AN_HOUR / given.number("minutes");
+        double aPound = Heat.ofPellets(1, given.number("fuel"), given.number("efficiency") / PERCENT);
+        double heat = feed * aPound;
+        double needed = given.number("need") / aPound;
+        String says = Math.abs(needed / feed - 1) <= WITHIN ? "within" : needed > feed ? "more" : "less";
+        return finding(says, says.equals("within"), List.of(result("heat", heat, "Btu/h", 0), result("feed", feed, "lb/h", 1), result("needed", needed, "lb/h", 1),
+                result("bag", POUNDS_A_BAG / feed, "h", 0)), null, needed);
+    }
+}

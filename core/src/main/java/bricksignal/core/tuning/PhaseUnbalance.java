@@ -1,0 +1,36 @@
+package bricksignal.core.tuning;
+
+import java.util.List;
+import java.util.stream.DoubleStream;
+
+/** Three voltages of a motor: the largest distance from their mean, in percent of it (NEMA MG 1, 14.36), and what the motor may still be asked for. */
+final class PhaseUnbalance extends Calculator {
+
+    /** What a motor may be asked for at 0 to 5 percent (NEMA MG 1, figure of 14.36, from memory). */
+    private static final double[] DERATED = {1, 1, 0.95, 0.88, 0.82, 0.75};
+    private static final double SOUND = 1;
+    private static final double PERCENT = 100;
+
+    PhaseUnbalance() {
+        super("phase-unbalance", Input.of("ab", "V AC", 228, 50, 700), Input.of("bc", "V AC", 231, 50, 700), Input.of("ca", "V AC", 222, 50, 700));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double[] volts = {given.number("ab"), given.number("bc"), given.number("ca")};
+        double mean = DoubleStream.of(volts).average().orElseThrow();
+        double unbalance = PERCENT * DoubleStream.of(volts).map(v -> Math.abs(v - mean)).max().orElseThrow() / mean;
+        String says = unbalance <= SOUND ? "within" : unbalance <= DERATED.length - 1 ? "derate" : "off";
+        Curve curve = new Curve(new Curve.Axis(word("is-unbalance"), "%"), new Curve.Axis(word("is-asked"), "%"),
+                List.of(Curve.Stroke.of(word("is-asked"), 0, DERATED.length - 1, u -> PERCENT * asked(u))),
+                unbalance <= DERATED.length - 1 ? List.of(new Curve.Spot(word("spot-now"), unbalance, PERCENT * asked(unbalance))) : List.of());
+        return finding(says, says.equals("within"), List.of(result("unbalance", unbalance, "%", 1), result("mean", mean, "V AC", 0),
+                result("asked", unbalance > DERATED.length - 1 ? 0 : PERCENT * asked(unbalance), "%", 0), result("warmer", 2 * unbalance * unbalance, "%", 0)),
+                curve, unbalance);
+    }
+
+    private static double asked(double unbalance) {
+        int below = (int) Math.min(DERATED.length - 2, Math.floor(unbalance));
+        return DERATED[below] + (DERATED[below + 1] - DERATED[below]) * (unbalance - below);
+    }
+}

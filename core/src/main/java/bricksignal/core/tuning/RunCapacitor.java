@@ -1,0 +1,23 @@
+package bricksignal.core.tuning;
+
+import java.util.List;
+
+/** A run capacitor measured under load: the current through it by its voltage and the frequency, 2,652 times amperes by volts at 60 Hz. */
+final class RunCapacitor extends Calculator {
+
+    private static final double PERCENT = 100;
+    private static final double MICRO = 1e6;
+
+    RunCapacitor() {
+        super("run-capacitor", Input.of("amps", "A AC", 4.5, 0.05, 60), Input.of("volts", "V AC", 340, 50, 600), Input.of("plate", "µF", 35, 1, 150),
+                Input.of("tolerance", "%", 6, 1, 20), Input.choice("hertz", "60", "50"));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double microfarads = MICRO / (2 * Math.PI * Double.parseDouble(given.choice("hertz"))) * given.number("amps") / given.number("volts");
+        double off = PERCENT * (microfarads / given.number("plate") - 1);
+        String says = Math.abs(off) <= given.number("tolerance") ? "within" : off < 0 ? "weak" : "over";
+        return finding(says, says.equals("within"), List.of(result("microfarads", microfarads, "µF", 1), result("off", off, "%", 0)), null, Math.abs(off));
+    }
+}

@@ -1,0 +1,37 @@
+package bricksignal.core.tuning;
+
+import java.util.List;
+
+/** The blower's tap by the temperature rise: the plate says the range, heat over 1.08 times the rise says the air (ASHRAE Fundamentals). */
+final class TemperatureRise extends Calculator {
+
+    private static final double LEAST_CURVE_F = 15;
+    private static final double MOST_CURVE_F = 110;
+
+    TemperatureRise() {
+        super("temperature-rise", Input.of("return", "°F", 68, 40, 100), Input.of("supply", "°F", 123, 50, 220),
+                Input.of("output", "Btu/h", 60_000, 5_000, 500_000), Input.of("least", "°F", 40, 10, 100), Input.of("most", "°F", 70, 20, 140));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double rise = given.number("supply") - given.number("return");
+        double least = given.number("least");
+        double most = given.number("most");
+        double output = given.number("output");
+        if (!(rise > 0)) {
+            throw new Misfit("supply", "it is not warmer than the return air; measure while it heats");
+        }
+        if (!(least < most)) {
+            throw new Misfit("most", "the range of the plate ends below where it begins");
+        }
+        double middle = (least + most) / 2;
+        Curve curve = new Curve(new Curve.Axis(word("is-rise"), "°F"), new Curve.Axis(word("is-air"), "cfm"),
+                List.of(Curve.Stroke.of(word("is-air"), LEAST_CURVE_F, MOST_CURVE_F, f -> Heat.cfm(output, f))),
+                List.of(new Curve.Spot(word("spot-now"), rise, Heat.cfm(output, rise)), new Curve.Spot(word("least"), least, Heat.cfm(output, least)),
+                        new Curve.Spot(word("most"), most, Heat.cfm(output, most))));
+        String says = rise > most ? "faster" : rise < least ? "slower" : "within";
+        return finding(says, says.equals("within"), List.of(result("rise", rise, "°F", 0), result("air", Heat.cfm(output, rise), "cfm", 0),
+                result("middle", Heat.cfm(output, middle), "cfm", 0)), curve, rise, least, most);
+    }
+}

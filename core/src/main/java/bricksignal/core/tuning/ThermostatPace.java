@@ -1,0 +1,25 @@
+package bricksignal.core.tuning;
+
+import bricksignal.core.Known;
+import java.util.List;
+import java.util.Map;
+
+/** How often a thermostat lets a system come, and what an old one's anticipator is set to: the current of its W circuit. */
+final class ThermostatPace extends Calculator {
+
+    /** Cycles an hour at half load, by how fast the heat comes and goes (common practice, from memory). */
+    private static final Map<String, Double> CYCLES = Map.of("warm-air", 5.0, "condensing", 3.0, "water", 3.0, "steam", 1.0, "electric", 9.0, "heat-pump", 3.0);
+    private static final double MINUTES_AN_HOUR = 60;
+
+    ThermostatPace() {
+        super("thermostat-pace", Input.choice("system", "warm-air", "condensing", "water", "steam", "electric", "heat-pump"),
+                Input.of("amps", "A AC", 4.1, 0.02, 40), Input.of("turns", "", 10, 1, 20));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double cycles = Known.in(CYCLES, given.choice("system"));
+        return finding("pace", true, List.of(result("cycles", cycles, "1/h", 0), result("on", MINUTES_AN_HOUR / cycles / 2, "min", 0),
+                result("anticipator", given.number("amps") / given.number("turns"), "A", 2)), null, cycles);
+    }
+}

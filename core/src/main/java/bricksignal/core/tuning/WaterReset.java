@@ -1,0 +1,43 @@
+package bricksignal.core.tuning;
+
+import bricksignal.core.Known;
+import java.util.List;
+import java.util.Map;
+
+/** Water temperature by the weather: the line to set, from the emitter and the design day ({@link ResetLine}). */
+final class WaterReset extends Calculator {
+
+    /** Exponents: EN 442 for radiators 1.3, EN 1264 for floors 1.1, fin tube 1.4, air handlers 1 by the exchanger's own straight line (from memory). */
+    private static final Map<String, Double> EXPONENTS = Map.of("fin-tube", 1.4, "cast-iron", 1.3, "floor", 1.1, "air-handler", 1.0);
+
+    /** A boiler that must stay dry wants 130 °F back, some 10 °F above the dew point of its gases (common practice); with a drop of 20 °F its supply is 10 °F above the mean. */
+    private static final double DRY_RETURN_F = 130;
+    /** Below it, gases of natural gas give their water up (common practice). */
+    private static final double CONDENSES_F = 130;
+    private static final double NO_LEAST = 0;
+
+    WaterReset() {
+        super("water-reset", Input.of("outdoor", "°F", 35, -40, 90), Input.of("design", "°F", 5, -50, 50), Input.of("water", "°F", 170, 80, 210),
+                Input.of("no-heat", "°F", 62, 45, 75), Input.of("room", "°F", 70, 55, 80), Input.of("drop", "°F", 20, 2, 60),
+                Input.choice("emitter", "fin-tube", "cast-iron", "floor", "air-handler"), Input.choice("boiler", "condensing", "dry"));
+    }
+
+    @Override
+    Finding find(Given given) {
+        double drop = given.number("drop");
+        boolean dry = given.choice("boiler").equals("dry");
+        double least = dry ? DRY_RETURN_F + drop / 2 : NO_LEAST;
+        ResetLine line = new ResetLine(given.number("design"), given.number("water"), given.number("no-heat"), given.number("room"),
+                Known.in(EXPONENTS, given.choice("emitter")), Math.min(least, given.number("water")));
+        double outdoor = given.number("outdoor");
+        double water = line.water(outdoor);
+        boolean condenses = water - drop / 2 < CONDENSES_F;
+        Curve curve = new Curve(new Curve.Axis(word("outdoor"), "°F"), new Curve.Axis(word("is-supply"), "°F"),
+                List.of(Curve.Stroke.of(word("is-supply"), given.number("design"), given.number("no-heat"), at -> line.water(at) + drop / 2),
+                        Curve.Stroke.of(word("is-return"), given.number("design"), given.number("no-heat"), at -> line.water(at) - drop / 2)),
+                List.of(new Curve.Spot(word("spot-now"), outdoor, water + drop / 2)));
+        String says = dry ? "dry" : condenses ? "condenses" : "hot";
+        return finding(says, dry || condenses, List.of(result("supply", water + drop / 2, "°F", 0), result("return", water - drop / 2, "°F", 0),
+                result("hottest", given.number("water") + drop / 2, "°F", 0), result("load", 100 * line.load(outdoor), "%", 0)), curve, Math.rint(water - drop / 2));
+    }
+}

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { components } from '../api/schema'
+import { drawn } from './curve'
+
+/** Lines over one axis, and where this unit stands on them. */
+const props = defineProps<{ curve: components['schemas']['Curve'] }>()
+const figure = ref<HTMLElement>()
+const { width: measured } = useElementSize(figure)
+const width = computed(() => Math.max(300, Math.round(measured.value || 640)))
+const height = computed(() => Math.round(Math.min(380, Math.max(240, width.value * 0.55))))
+const on = computed(() => drawn(props.curve, width.value, height.value))
+const title = computed(() => `${props.curve.up.label} by ${props.curve.across.label}`)
+</script>
+
+<template>
+  <figure ref="figure" class="chart" data-test="curve">
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="title">
+      <g v-for="tick in on.up" :key="`u${tick.text}`">
+        <line :x1="on.left" :x2="on.right" :y1="tick.at" :y2="tick.at" class="grid" />
+        <text :x="on.left - 6" :y="tick.at + 4" text-anchor="end">{{ tick.text }}</text>
+      </g>
+      <g v-for="tick in on.across" :key="`a${tick.text}`">
+        <line :x1="tick.at" :x2="tick.at" :y1="on.bottom" :y2="on.bottom + 5" class="axis" />
+        <text :x="tick.at" :y="on.bottom + 18" text-anchor="middle">{{ tick.text }}</text>
+      </g>
+      <line :x1="on.left" :x2="on.right" :y1="on.bottom" :y2="on.bottom" class="axis" />
+      <text :x="on.right" :y="height - 4" text-anchor="end">{{ curve.across.label }}, {{ curve.across.unit }}</text>
+      <text :x="4" :y="14">{{ curve.up.label }}, {{ curve.up.unit }}</text>
+      <path v-for="(line, i) in on.lines" :key="line.label" :d="line.path" class="stroke" :class="`stroke-${i % 3}`" />
+      <text
+        v-for="line in on.lines.length > 1 ? on.lines : []"
+        :key="line.label"
+        :x="line.x"
+        :y="line.y"
+        text-anchor="middle"
+        class="word"
+      >
+        {{ line.label }}
+      </text>
+      <g v-for="spot in on.spots" :key="spot.label">
+        <line :x1="spot.x" :x2="spot.x" :y1="spot.y" :y2="on.bottom" class="drop" />
+        <circle :cx="spot.x" :cy="spot.y" r="7" class="spot" />
+        <text :x="spot.x" :y="spot.y - 13" :text-anchor="spot.anchor" class="word">{{ spot.label }}</text>
+      </g>
+    </svg>
+  </figure>
+</template>
+
+<style scoped lang="scss">
+.chart {
+  margin: 0.75rem 0 0;
+}
+svg {
+  display: block;
+  width: 100%;
+}
+text {
+  fill: var(--ink);
+  font-size: 13px;
+  font-variant-numeric: tabular-nums;
+}
+.word {
+  font-weight: 700;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+}
+path,
+line {
+  fill: none;
+  stroke: var(--ink);
+}
+.grid {
+  stroke: var(--line-soft);
+}
+.stroke {
+  stroke-width: 3;
+}
+.stroke-1 {
+  stroke-dasharray: 10 5;
+}
+.stroke-2 {
+  stroke-dasharray: 3 5;
+}
+.drop {
+  stroke-dasharray: 2 4;
+}
+.spot {
+  fill: var(--paper);
+  stroke: var(--next);
+  stroke-width: 4;
+}
+</style>
