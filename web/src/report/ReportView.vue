@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
+import { outcomes } from '../visit/outcomes'
 import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 
@@ -13,11 +14,6 @@ const words = {
   INDICATED: 'Indicated, proof is missing',
   NOT_YET: 'Not proven',
   UNEXPLAINED: 'not explained by the model',
-}
-const outcomes = {
-  FIXED: 'Fixed on this visit',
-  PART_ORDERED: 'Part ordered, second trip',
-  LEFT_AS_FOUND: 'Left as found',
 }
 const log = computed(() => page.value?.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
 const print = () => window.print()
@@ -73,7 +69,7 @@ const print = () => window.print()
     <p v-if="log.length === 0" class="soft">Nothing was measured.</p>
     <TimingDiagram :diagram="page.diagram" />
     <h2 class="h5 mt-3">Decided</h2>
-    <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome] : '' }}. {{ visit.decided }}</p>
+    <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome].report : '' }}. {{ visit.decided }}</p>
     <p v-else>The visit is still open; nothing has been decided.</p>
     <p class="caution">{{ unit.defer }}</p>
   </main>

@@ -1,6 +1,7 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import CalculatorForm from './CalculatorForm.vue'
 import EconomizerTool from './EconomizerTool.vue'
 import IsolationTool from './IsolationTool.vue'
 
@@ -74,6 +75,60 @@ describe('economizer', () => {
     await settled()
     expect(posted.calls.at(-1)!.body.outdoorF).toBe(48)
     expect(replace).toHaveBeenCalledWith({ query: expect.objectContaining({ outdoorF: '48' }) })
+  })
+})
+
+describe('a calculation of setting up', () => {
+  const calculator = {
+    id: 'water-flow',
+    title: 'Flow',
+    what: 'Flow of a zone',
+    caution: 'Pipes burn.',
+    inputs: [
+      { id: 'heat', label: 'Heat', unit: 'Btu/h', usual: 30000, least: 500, most: 1000000, options: [] },
+      { id: 'known', label: 'Known', unit: '', least: 0, most: 10, options: [] },
+      { id: 'pipe', label: 'Pipe', unit: '', least: 0, most: 0, options: [{ id: 'half', label: '1/2 in' }] },
+    ],
+  }
+  const finding = {
+    says: 'quiet',
+    good: true,
+    results: [{ id: 'flow', label: 'flow', value: 1234.56, unit: 'gpm', decimals: 1 }],
+    reason: 'because',
+    source: 'a table.',
+    curve: null,
+  }
+
+  it('asks for what it needs, leaves out what is not known, and shows what comes of it with its source', async () => {
+    posted.answers['/api/tools/calculators/{id}'] = finding
+    const page = mount(CalculatorForm, {
+      props: { calculator },
+      global: { plugins: [VueQueryPlugin], stubs: { RouterLink: true } },
+    })
+    await settled()
+    expect(posted.calls.at(-1)!.body).toEqual({ numbers: { heat: 30000 }, choices: { pipe: 'half' } })
+    expect(page.get('[data-test=calculator-says]').text()).toBe('quiet')
+    expect(page.text()).toContain('1,234.6')
+    expect(page.text()).toContain('a table. The maker')
+    expect(page.text()).toContain('Pipes burn.')
+    await page.get('[data-test=in-known]').setValue('4')
+    await settled()
+    expect(posted.calls.at(-1)!.body).toMatchObject({ numbers: { heat: 30000, known: 4 } })
+  })
+
+  it('shows beside the field what makes no sense, and keeps what was computed before', async () => {
+    posted.answers['/api/tools/calculators/{id}'] = finding
+    const page = mount(CalculatorForm, {
+      props: { calculator },
+      global: { plugins: [VueQueryPlugin], stubs: { RouterLink: true } },
+    })
+    await settled()
+    posted.answers['/api/tools/calculators/{id}'] = Object.assign(new Error('Heat: it is 5.'), { field: 'heat' })
+    await page.get('[data-test=in-heat]').setValue('5')
+    await settled()
+    expect(page.get('[data-test=in-heat]').attributes('aria-invalid')).toBe('true')
+    expect(page.get('[role=alert]').text()).toContain('Heat: it is 5.')
+    expect(page.get('[data-test=calculator-says]').text()).toBe('quiet')
   })
 })
 

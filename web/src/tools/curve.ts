@@ -5,6 +5,8 @@ import type { components } from '../api/schema'
 type Curve = components['schemas']['Curve']
 const MARGIN = { left: 62, right: 16, top: 26, bottom: 40 }
 const TICKS = 5
+/** What comes down to less than this share of its height is drawn from zero on. */
+const NEAR_ZERO = 0.35
 /** A word that stands further out than this share of the width is set to the inside. */
 const OUTER = 0.8
 
@@ -16,7 +18,9 @@ export function drawn(curve: Curve, width: number, height: number) {
   const right = width - MARGIN.right
   const bottom = height - MARGIN.bottom
   const x = scaleLinear([Math.min(...xs), Math.max(...xs)], [MARGIN.left, right])
-  const y = scaleLinear([Math.min(0, ...ys), Math.max(...ys)], [bottom, MARGIN.top]).nice(TICKS)
+  const low = Math.min(...ys)
+  const high = Math.max(...ys)
+  const y = scaleLinear([low < NEAR_ZERO * high ? Math.min(0, low) : low, high], [bottom, MARGIN.top]).nice(TICKS)
   const path = line<{ x: number; y: number }>(
     (p) => x(p.x),
     (p) => y(p.y),

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Problem } from '../api/client'
 import { fromLink, toLink } from './query'
@@ -14,10 +14,17 @@ export function useComputed<I, O>(name: string, inputs: Readonly<Ref<I>>, comput
   const answered = useQuery({
     queryKey: ['tool', name, settled],
     queryFn: () => compute(settled.value),
-    placeholderData: (before) => before,
     retry: false,
   })
-  return { settled, result: answered.data, problem: computed(() => answered.error.value as Problem | null) }
+  const result = shallowRef<O>()
+  watch(
+    answered.data,
+    (now) => {
+      if (now !== undefined) result.value = now
+    },
+    { immediate: true },
+  )
+  return { settled, result, problem: computed(() => answered.error.value as Problem | null) }
 }
 
 /** A calculator whose link carries what was typed. */

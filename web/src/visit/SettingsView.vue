@@ -32,8 +32,12 @@ const steps = computed(
   () => setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? [],
 )
 const ready = computed(() => found.value !== '' && left.value !== '')
-const note = computed(() => `${setting.value?.label}: found ${found.value}, left ${left.value}`)
-const kept = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'NOTE' && l.found === note.value))
+const written = computed(() => `found ${found.value}, left ${left.value}`)
+const kept = computed(() =>
+  page.value!.log.some(
+    (l) => l.counts && l.kind === 'SETTING' && l.what === setting.value?.label && l.found === written.value,
+  ),
+)
 </script>
 
 <template>
@@ -84,7 +88,7 @@ const kept = computed(() => page.value!.log.some((l) => l.counts && l.kind === '
           type="button"
           class="key next onward"
           data-test="keep-setting"
-          @click="add({ kind: 'NOTE', text: note })"
+          @click="add({ kind: 'SETTING', setting: chosen, found, left })"
         >
           Keep: found {{ found }}, left {{ left }}
         </button>

@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import type { Outcome } from '../api/client'
-import { useAttempt } from '../api/useAttempt'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { percent } from './format'
 import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
 import RepairList from './RepairList.vue'
 
-const { visit, page, unit, close } = useHandle()
+const { visit, page, unit } = useHandle()
 const route = useRoute()
-const router = useRouter()
 const verdict = computed(() => page.value!.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const words = {
@@ -18,24 +15,6 @@ const words = {
   INDICATED: 'Indicated: proof is missing',
   NOT_YET: 'Not yet',
   UNEXPLAINED: 'Not explained',
-}
-/** Nobody presses on by habit: how it ended is said each time. */
-const outcome = ref<Outcome | null>(null)
-const decided = ref('')
-const { problem, busy: closing, attempt } = useAttempt()
-const outcomes: Record<Outcome, string> = {
-  FIXED: 'Fixed now',
-  PART_ORDERED: 'Part ordered, second trip',
-  LEFT_AS_FOUND: 'Left as found',
-}
-
-async function end() {
-  const how = outcome.value
-  if (!how) return
-  await attempt(async () => {
-    await close(how, decided.value)
-    await router.push({ name: 'report', params: route.params })
-  })
 }
 </script>
 
@@ -83,27 +62,13 @@ async function end() {
     >
     <RepairList class="mt-4" />
     <p class="caution mt-4">{{ unit!.defer }}</p>
-    <form v-if="!closed" class="close" @submit.prevent="end">
-      <h2 class="h5">Close the visit</h2>
-      <div class="outcomes" role="radiogroup" aria-label="How it ended">
-        <label
-          v-for="(text, key) in outcomes"
-          :key="key"
-          class="key"
-          :class="{ on: outcome === key }"
-          :data-test="`outcome-${key}`"
-        >
-          <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ text }}
-        </label>
-      </div>
-      <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
-      <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
-      <p v-if="!outcome" class="soft">Say how it ended.</p>
-      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <button type="submit" class="key next mt-2" :disabled="!decided.trim() || !outcome || closing" data-test="close">
-        {{ closing ? 'Saving what was entered' : 'Close the visit' }}
-      </button>
-    </form>
+    <RouterLink
+      v-if="!closed"
+      class="key next mt-4 onward"
+      :to="{ name: 'prove', params: route.params }"
+      data-test="to-prove"
+      >Prove the repair and close</RouterLink
+    >
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
       >Page to print</RouterLink
     >
@@ -125,21 +90,8 @@ async function end() {
 h2 {
   margin-top: 1.25rem;
 }
-.close {
-  border-top: 2px solid var(--line);
-  margin-top: 1.5rem;
-}
-.outcomes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-}
-.outcomes .on {
-  background: var(--paper-2);
-  border-width: 4px;
-}
-.close .next {
-  min-height: 56px;
+.onward {
   width: 100%;
+  min-height: 56px;
 }
 </style>

@@ -56,6 +56,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       <RouterLink :to="{ name: 'power', params: { id } }">2 Power<span class="long"> and call</span></RouterLink>
       <RouterLink :to="{ name: 'work', params: { id } }">3 Work</RouterLink>
       <RouterLink :to="{ name: 'verdict', params: { id } }">4 Verdict</RouterLink>
+      <RouterLink :to="{ name: 'prove', params: { id } }">5 Prove</RouterLink>
       <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>

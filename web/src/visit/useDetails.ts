@@ -5,6 +5,7 @@ import {
   api,
   type Cable,
   type Chain,
+  type Proving,
   type Repair,
   type Setting,
   type TestLine,
@@ -39,6 +40,9 @@ export const useCables = () =>
 
 export const useSettings = () =>
   useDetail('settings', (id) => answer<Setting[]>(api.GET('/api/visits/{id}/settings', { params: { path: { id } } })))
+
+export const useProving = () =>
+  useDetail('proving', (id) => answer<Proving>(api.GET('/api/visits/{id}/proving', { params: { path: { id } } })))
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))

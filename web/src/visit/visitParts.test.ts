@@ -3,7 +3,9 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { computed, ref, type Component } from 'vue'
 import type { VisitHandle } from '../api/useVisit'
+import CloseVisit from './CloseVisit.vue'
 import { visitKey } from './handle'
+import ProveItem from './ProveItem.vue'
 import RefusedEntries from './RefusedEntries.vue'
 import ReopenVisit from './ReopenVisit.vue'
 import SequenceTaps from './SequenceTaps.vue'
@@ -55,12 +57,71 @@ function shown(component: Component, handle: Partial<Record<keyof VisitHandle, u
   })
 }
 
-describe('verdict', () => {
-  it('has no outcome chosen beforehand, and cannot be closed without one', async () => {
-    const page = shown(VerdictView, { close: vi.fn() })
+describe('closing', () => {
+  const form = (blocks: string[]) => shown(CloseVisit, { close: vi.fn() }, { blocks })
+
+  it('has no outcome chosen beforehand, and cannot be done without one', () => {
+    const page = form([])
     expect(page.findAll('input[type=radio]').filter((r) => (r.element as HTMLInputElement).checked)).toEqual([])
     expect(page.get('[data-test=close]').attributes('disabled')).toBeDefined()
     expect(page.text()).toContain('Say how it ended')
+  })
+
+  it('says what speaks against fixed, and lets every other end pass', async () => {
+    const page = form(['Still in the unit: R to W jumper'])
+    expect(page.find('[data-test=blocks]').exists()).toBe(false)
+    await page.get('[data-test=outcome-FIXED] input').setValue()
+    expect(page.get('[data-test=blocks]').text()).toContain('R to W jumper')
+    await page.get('[data-test=outcome-MADE_SAFE] input').setValue()
+    expect(page.find('[data-test=blocks]').exists()).toBe(false)
+  })
+})
+
+describe('what proves a repair', () => {
+  const item = {
+    id: 'draft-gauge',
+    kind: 'READING',
+    what: 'Draft',
+    state: 'MISSING',
+    due: '0.70 in w.c. or more',
+    found: '',
+    unit: 'in w.c.',
+    minutes: 2,
+    cautions: ['moving'],
+  }
+
+  it('takes a reading where it stands', async () => {
+    const add = vi.fn()
+    const page = shown(ProveItem, { add }, { item })
+    expect(page.text()).toContain('moving')
+    await page.get('input').setValue(' 0.74 ')
+    await page.get('form').trigger('submit')
+    expect(add).toHaveBeenCalledWith({ kind: 'READING', test: 'draft-gauge', reading: '0.74' })
+    expect((page.get('input').element as HTMLInputElement).value).toBe('')
+  })
+
+  it('takes an answer, a safety, and that a change is out', async () => {
+    const add = vi.fn()
+    await shown(ProveItem, { add }, { item: { ...item, id: 'reseat-P1', kind: 'QUESTION' } })
+      .get('[data-test=no-reseat-P1]')
+      .trigger('click')
+    await shown(ProveItem, { add }, { item: { ...item, id: 'MONOXIDE', kind: 'SAFETY' } })
+      .get('[data-test=yes-MONOXIDE]')
+      .trigger('click')
+    await shown(ProveItem, { add }, { item: { ...item, id: 'e7', kind: 'CHANGE', state: 'BAD' } })
+      .get('button')
+      .trigger('click')
+    expect(add.mock.calls.map((c) => c[0])).toEqual([
+      { kind: 'ANSWER', test: 'reseat-P1', yes: false },
+      { kind: 'SAFE', what: 'MONOXIDE', yes: true },
+      { kind: 'CHANGE_OUT', supersedes: 'e7' },
+    ])
+  })
+
+  it('asks nothing of a closed visit', () => {
+    const page = shown(ProveItem, { visit: ref({ closedAt: 'today' }) }, { item })
+    expect(page.find('input').exists()).toBe(false)
+    expect(page.text()).not.toContain('moving')
   })
 })
 

@@ -92,10 +92,21 @@ final class EntryReader {
         } else if (entry instanceof Entry.Repaired repaired) {
             Refused.beside("part", () -> model.part(repaired.part()));
             return Told.of(new Observation.Repaired(repaired.part()));
+        } else if (entry instanceof Entry.SetTo set) {
+            position("found", set.setting(), set.found());
+            position("left", set.setting(), set.left());
         } else if (entry instanceof Entry.ChangeIn change && change.test() != null) {
             change(change.test());
         }
         return Told.NOTHING;
+    }
+
+    private void position(String field, String id, String position) {
+        UnitModel.Setting setting = Refused.beside("setting", () -> model.setting(id));
+        if (!setting.options().containsKey(position)) {
+            throw new Refused(field, Message.of("entry.no-position", Message.said(setting.label()), Message.said(position),
+                    Message.said(String.join(", ", setting.options().keySet()))));
+        }
     }
 
     /** The test of that name, whatever it is. */

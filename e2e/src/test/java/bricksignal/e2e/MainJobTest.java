@@ -78,6 +78,9 @@ class MainJobTest {
             assertThat(browser.text("[data-test=status]")).isEqualTo("Proven");
             assertThat(interactionSeconds(browser.pressed(), Integer.parseInt(pattern.substring(0, 1))))
                     .as("seconds of interaction from the job to the verdict").isLessThan(180);
+            browser.press("[data-test=to-prove]");
+            browser.press("[data-test=yes-SAFETIES]");
+            browser.press("[data-test=yes-MONOXIDE]");
             browser.see("#decided").sendKeys("Part replaced, three cycles watched.");
             assertThat(browser.see("[data-test=close]").isEnabled()).as("how it ended is said first").isFalse();
             browser.press("[data-test=outcome-FIXED]");

@@ -83,13 +83,22 @@ public final class Screenshots {
                 ines.add(ferry, entry("ANSWER", "test", "see-hose", "yes", true));
                 laptop.go("/visits/" + ferry + "/verdict");
                 take(laptop, "[data-test=verdict]", "verdict");
-                ines.post("/api/visits/" + ferry + "/close", Map.of("outcome", "FIXED", "decided",
-                        "Hose renewed, port cleared, three cycles watched."));
+                proved(laptop, ines, ferry);
+                ines.closeFixed(ferry, "Hose renewed, port cleared, three cycles watched.");
                 laptop.go("/visits/" + ferry + "/report");
                 take(laptop, "[data-test=report-page]", "report");
             }
         }
         System.exit(0);
+    }
+
+    /** The hose is renewed, and some of the proving run is done. */
+    private static void proved(Browser laptop, Client ines, String visit) throws IOException {
+        ines.add(visit, entry("REPAIRED", "part", "draft-hose"));
+        ines.add(visit, entry("READING", "test", "draft-gauge", "reading", "0.74"));
+        ines.add(visit, entry("SAFE", "what", "SAFETIES", "yes", true));
+        laptop.go("/visits/" + visit + "/prove");
+        take(laptop, "[data-test=proving]", "prove");
     }
 
     /** A minute after the call: the blower should have come. */

@@ -20,12 +20,15 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Setup;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What holds for every family, and the facts of the trade that each family must show (common practice, no source). */
+@Execution(ExecutionMode.CONCURRENT)
 class FamiliesTest {
 
     static Stream<Arguments> everyFaultOfEveryPack() {

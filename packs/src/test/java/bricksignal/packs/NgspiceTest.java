@@ -21,6 +21,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,6 +35,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * <p>One state is left out because ngspice is at its limit there, not we: F3 with a coated rod (80 megohms beside 0.1 ohm on
  * one net). Solved exactly in rational numbers the rod has 89.428906367 V; we say 89.428906355, ngspice 89.428906461.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class NgspiceTest {
 
     private static final Pattern PHASOR = Pattern.compile("^([a-z0-9_]+) = (\\S+),(\\S+)$");

@@ -3,6 +3,8 @@ package bricksignal.packs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.stream.Stream;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -10,6 +12,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * The whole check of what somebody wrote, and what cannot be proven must not be declared: each fault of each pack is proven when
  * every test is made and nobody misreads.
  */
+@Execution(ExecutionMode.CONCURRENT)
 class ProvableTest {
 
     static Stream<String> packs() {

@@ -116,7 +116,7 @@ class BoardsTest {
         assertThat(ines.add(open, Client.entry("READING", "test", "v.R.standby", "reading", "27.4")).status()).isEqualTo(200);
         String closed = visitTo(unit);
         ines.add(closed, Client.entry("READING", "test", "v.R.standby", "reading", "27.4"));
-        assertThat(ines.post("/api/visits/" + closed + "/close", Map.of("outcome", "FIXED", "decided", "nothing")).status()).isEqualTo(200);
+        assertThat(ines.closeFixed(closed, "nothing").status()).isEqualTo(200);
         draft.put("choices", Map.of("ignition", "spark"));
         assertThat(ines.post("/api/overlays", draft).json().get("usable").asBoolean()).isTrue();
         JsonNode followed = ines.get("/api/visits/" + open).json();

@@ -121,6 +121,13 @@ public final class Client {
         return reply.json();
     }
 
+    /** Closed as fixed, with the safeties said to be in. */
+    public Reply closeFixed(String visit, String decided) {
+        add(visit, entry("SAFE", "what", "SAFETIES", "yes", true));
+        add(visit, entry("SAFE", "what", "MONOXIDE", "yes", true));
+        return post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", decided));
+    }
+
     public JsonNode jobs() {
         return get("/api/jobs?day=" + LocalDate.now()).json();
     }

@@ -144,7 +144,7 @@ class KeptTest {
         assertThat(open.get("job").get("state").asString()).isEqualTo("OPEN");
         assertThat(open.get("events").get(1).get("note").asString()).contains("came back").contains("later");
         assertThat(ines.add(visit, entry("NOTE", "text", "x")).status()).isEqualTo(200);
-        ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done"));
+        assertThat(ines.closeFixed(visit, "done").status()).isEqualTo(200);
         database.run("update visit set closed_at = closed_at - interval '2 days' where id = ?", UUID.fromString(visit));
         assertThat(ines.opened(visit).get("mayReopen").asBoolean()).isFalse();
         assertThat(ines.post("/api/visits/" + visit + "/reopen", Map.of("reason", "x")).status()).isEqualTo(409);

@@ -81,7 +81,7 @@ class VisitTest {
         String unit = ines.newUnit("f1-furnace");
         String first = ines.jobAt(unit, "no heat");
         ines.add(first, entry("REPAIRED", "part", "igniter"));
-        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "FIXED", "decided", "igniter changed"));
+        assertThat(ines.closeFixed(first, "igniter changed").status()).isEqualTo(200);
         String second = ines.jobAt(unit, "no heat again");
         assertThat(ines.add(second, entry("READING", "test", "ohms-igniter", "reading", "x")).status()).isEqualTo(422);
         assertThat(ines.get("/api/visits/" + second).json().get("page").get("log")).isEmpty();
@@ -218,13 +218,13 @@ class VisitTest {
         String visit = ines.job("no heat");
         ines.add(visit, entry("ANSWER", "test", "see-door", "yes", true));
         Map<String, String> close = Map.of("outcome", "FIXED", "decided", "Door put in place.");
-        assertThat(ines.post("/api/visits/" + visit + "/close", close).json().get("job").get("state").asString())
-                .isEqualTo("CLOSED");
+        assertThat(ines.post("/api/visits/" + visit + "/close", close).detail()).as("nobody said that the safeties are in").contains("Every safety is in");
+        assertThat(ines.closeFixed(visit, "Door put in place.").json().get("job").get("state").asString()).isEqualTo("CLOSED");
         assertThat(ines.post("/api/visits/" + visit + "/close", close).status()).as("closing twice").isEqualTo(200);
         Client.Reply reply = ines.add(visit, entry("READING", "test", "v.R.standby", "reading", "27"));
         assertThat(reply.status()).isEqualTo(409);
         assertThat(reply.detail()).contains("closed");
-        assertThat(logSize(visit)).isEqualTo(1);
+        assertThat(logSize(visit)).as("the answer and two safeties").isEqualTo(3);
     }
 
     @Test
@@ -239,8 +239,7 @@ class VisitTest {
         JsonNode without = ines.add(visit, entry("CHANGE_OUT", "supersedes", jumper.get("id"))).json().get("page");
         assertThat(without.get("changes")).isEmpty();
         assertThat(without.get("log")).as("both stay in the log").hasSize(2);
-        assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done")).status())
-                .isEqualTo(200);
+        assertThat(ines.closeFixed(visit, "done").status()).isEqualTo(200);
     }
 
     @Test

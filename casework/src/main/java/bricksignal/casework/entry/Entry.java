@@ -128,6 +128,28 @@ public sealed interface Entry {
     record Repaired(String part) implements Entry {
     }
 
+    /**
+     * A switch, a jumper or a parameter of a menu: where it stood, and where it was left.
+     *
+     * @param setting by id
+     * @param found one of its positions
+     * @param left one of its positions
+     */
+    record SetTo(String setting, String found, String left) implements Entry {
+    }
+
+    /** Whether something that keeps people safe is so after the work. */
+    record Safe(Safety what, boolean yes) implements Entry {
+    }
+
+    /** What keeps people safe after the work. */
+    enum Safety {
+        /** Every safety is in and bridged by nothing; doors and guards are back. */
+        SAFETIES,
+        /** Carbon monoxide was measured, in the flue and in the room, and is within what the maker and the code allow. */
+        MONOXIDE
+    }
+
     /** A remark. */
     record Note(String text) implements Entry {
     }

@@ -76,6 +76,8 @@ public final class EntryFormat {
         kinds.put("DIED", Entry.Died.class);
         kinds.put("VISITED", Entry.Visited.class);
         kinds.put("REPAIRED", Entry.Repaired.class);
+        kinds.put("SETTING", Entry.SetTo.class);
+        kinds.put("SAFE", Entry.Safe.class);
         kinds.put("NOTE", Entry.Note.class);
         kinds.put("CHANGE_IN", Entry.ChangeIn.class);
         kinds.put("CHANGE_OUT", Entry.ChangeOut.class);
@@ -159,6 +161,12 @@ public final class EntryFormat {
             case "REPAIRED":
                 f.only("kind", "part");
                 return new Entry.Repaired(f.name("part"));
+            case "SETTING":
+                f.only("kind", "setting", "found", "left");
+                return new Entry.SetTo(f.name("setting"), f.name("found"), f.name("left"));
+            case "SAFE":
+                f.only("kind", "what", "yes");
+                return new Entry.Safe(f.oneOf("what", Entry.Safety.values()), f.truth("yes"));
             case "NOTE":
                 f.only("kind", "text");
                 return new Entry.Note(f.words("text"));
@@ -252,6 +260,13 @@ public final class EntryFormat {
             to.put("reset", e.reset());
         } else if (entry instanceof Entry.Repaired e) {
             to.put("part", e.part());
+        } else if (entry instanceof Entry.SetTo e) {
+            to.put("setting", e.setting());
+            to.put("found", e.found());
+            to.put("left", e.left());
+        } else if (entry instanceof Entry.Safe e) {
+            to.put("what", e.what().name());
+            to.put("yes", e.yes());
         } else if (entry instanceof Entry.Note e) {
             to.put("text", e.text());
         } else if (entry instanceof Entry.ChangeIn e) {

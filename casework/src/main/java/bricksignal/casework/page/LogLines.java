@@ -87,6 +87,10 @@ final class LogLines {
             return Message.of("log.missed", channel(missed.channel()));
         } else if (entry instanceof Entry.Stamped stamped) {
             return Message.of("log.stamped", Message.said(Stamps.of(stampedOn(stamped)).orElseThrow().says()));
+        } else if (entry instanceof Entry.SetTo set) {
+            return Message.of("log.set", Message.said(model.setting(set.setting()).label()));
+        } else if (entry instanceof Entry.Safe safe) {
+            return Message.of("prove." + safe.what());
         } else if (entry instanceof Entry.Unread unread) {
             return Message.of("log.unread", Message.said(unread.kind()));
         }
@@ -119,6 +123,10 @@ final class LogLines {
             return Message.said(pattern.pattern());
         } else if (entry instanceof Entry.Note note) {
             return Message.said(note.text());
+        } else if (entry instanceof Entry.SetTo set) {
+            return Message.of("log.found-left", Message.said(set.found()), Message.said(set.left()));
+        } else if (entry instanceof Entry.Safe safe) {
+            return Message.of(safe.yes() ? "yes" : "no");
         } else if (entry instanceof Entry.ChangeIn change) {
             return now.change(change);
         } else if (entry instanceof Entry.Seen seen) {

@@ -37,7 +37,7 @@ class EntryFormatTest {
                 new Entry.FreeReading("C", "R", MeterMode.AC_VOLTS, "standby", "27"),
                 new Entry.FreeReading(null, "R", MeterMode.DC_VOLTS, "standby", "-3"), new Entry.Correction("51"), new Entry.Stamped("draft-gauge", "0.70"),
                 new Entry.Answer("see-door", false), new Entry.Seen("flame", true, 26), new Entry.Missed("blower", 90),
-                new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.Note("two\nlines"),
+                new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.SetTo("off-delay", "1 off, 2 off", "1 off, 2 on"), new Entry.Safe(Entry.Safety.MONOXIDE, false), new Entry.Note("two\nlines"),
                 new Entry.ChangeIn(null, "jumper"), new Entry.ChangeIn("try-jumper", null), new Entry.ChangeOut(),
                 new Entry.TakeBack(), new Entry.Died(11, "R", null), new Entry.Visited(2, "igniter", true),
                 new Entry.Earlier(new Entry.Pattern(null, "4 flashes"), When.LAST_NIGHT),

@@ -29,9 +29,14 @@ public final class SettingTest {
         return check.id().startsWith(LOOK);
     }
 
+    /** The id of the look at a setting. */
+    public static String idOf(UnitModel.Setting setting) {
+        return LOOK + setting.id();
+    }
+
     static List<Test.Check> of(UnitModel model) {
         Moment usual = model.moments().get(0);
-        return model.settings().stream().map(setting -> new Test.Check(LOOK + setting.id(), Message.of("test.setting",
+        return model.settings().stream().map(setting -> new Test.Check(idOf(setting), Message.of("test.setting",
                 Message.said(setting.label()), Message.said(setting.factory())), Test.Sense.LOOK, usual.id(),
                 otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", Message.NOTHING)).toList();
     }

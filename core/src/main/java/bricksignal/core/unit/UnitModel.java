@@ -190,6 +190,10 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return one(parts, part -> part.id().equals(partId), Part::id, partId, "part");
     }
 
+    public Setting setting(String settingId) {
+        return one(settings, setting -> setting.id().equals(settingId), Setting::id, settingId, "setting");
+    }
+
     public Fault fault(String faultId) {
         return one(faults, fault -> fault.id().equals(faultId), Fault::id, faultId, "fault");
     }

@@ -185,6 +185,9 @@ public class DemoData implements ApplicationRunner {
         for (Entry entry : past.entries()) {
             entry(past.who(), past.visit(), entry);
         }
+        for (Entry.Safety safety : Entry.Safety.values()) {
+            entry(past.who(), past.visit(), new Entry.Safe(safety, true));
+        }
         patiently(() -> service.close(past.who(), past.visit(), Visit.Outcome.FIXED, past.note()));
     }
 

@@ -24,7 +24,15 @@ import org.jspecify.annotations.Nullable;
 public class Visit {
 
     /** How a visit ended. */
-    public enum Outcome { FIXED, PART_ORDERED, LEFT_AS_FOUND }
+    public enum Outcome {
+        FIXED,
+        /** It runs, and what it still has was said. */
+        LEFT_RUNNING,
+        /** It is off and cannot hurt anybody. */
+        MADE_SAFE,
+        PART_ORDERED,
+        LEFT_AS_FOUND
+    }
 
     @Id
     private UUID id;

@@ -8,6 +8,7 @@ import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.ChainPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.LampPage;
+import bricksignal.casework.page.ProvingPage;
 import bricksignal.casework.page.SettingPage;
 import bricksignal.casework.page.TestLine;
 import bricksignal.casework.page.TestPage;
@@ -201,6 +202,12 @@ class VisitController {
     @GetMapping("/api/visits/{id}/settings")
     List<SettingPage> settings(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
+    }
+
+    /** What proves the repair, and what of it is missing. */
+    @GetMapping("/api/visits/{id}/proving")
+    ProvingPage proving(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> ProvingPage.of(open.now()));
     }
 
     /** Where a setting should stand, by what a person has at hand; nothing is kept. */

@@ -5,6 +5,8 @@ import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
+import bricksignal.casework.page.ProvingPage;
+import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
@@ -125,12 +127,12 @@ public class VisitService {
     }
 
     private void mayClose(Cases.Open open, Visit.Outcome outcome) {
-        Case now = open.now();
         boolean same = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
-        if (outcome == Visit.Outcome.FIXED && !same && !now.changesIn().isEmpty()) {
-            throw new Conflict("Still in the unit: " + now.changesIn().stream().map(filed -> words.of(now.change(
-                    (Entry.ChangeIn) filed.entry()))).collect(Collectors.joining(", "))
-                    + ". Take it out and say so; then the visit can be closed as fixed.");
+        if (outcome == Visit.Outcome.FIXED && !same) {
+            List<Message> blocks = workbench.at(() -> ProvingPage.blocks(open.now()));
+            if (!blocks.isEmpty()) {
+                throw new Conflict(blocks.stream().map(words::sentence).collect(Collectors.joining(". ")) + ". Then the visit can be closed as fixed.");
+            }
         }
     }
 

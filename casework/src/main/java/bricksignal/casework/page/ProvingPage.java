@@ -1,0 +1,47 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.core.words.Message;
+import java.util.List;
+
+/**
+ * What proves a repair: what must be seen of the unit since the last part was changed, what of it was seen, and what is missing.
+ *
+ * @param repaired whether anything was repaired on this visit; before that there is nothing to prove
+ * @param items what is wrong first, then what is missing, cheapest first, then what is shown
+ * @param blocks why the visit cannot be closed as fixed; empty where it can
+ */
+public record ProvingPage(boolean repaired, List<Item> items, List<Message> blocks) {
+
+    /** How an item is shown. */
+    public enum Kind { READING, QUESTION, RUN, SETTING, SAFETY, CHANGE }
+
+    /** How an item stands. */
+    public enum State { BAD, MISSING, GOOD }
+
+    /**
+     * One thing to be shown.
+     *
+     * @param id the test, the setting, the safety or the entry of the change
+     * @param due what must be so
+     * @param found what was seen last since the repair; empty where nothing was
+     * @param unit of the reading; empty for anything else
+     */
+    public record Item(String id, Kind kind, Message what, State state, Message due, Message found, Message unit, double minutes, List<String> cautions) {
+    }
+
+    public ProvingPage {
+        items = List.copyOf(items);
+        blocks = List.copyOf(blocks);
+    }
+
+    /** The proving run of a case. */
+    public static ProvingPage of(Case now) {
+        return new ProvingRun(now).page();
+    }
+
+    /** Why a visit cannot be closed as fixed; empty where it can. */
+    public static List<Message> blocks(Case now) {
+        return new ProvingRun(now).blocks();
+    }
+}

@@ -1,0 +1,230 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.page.ProvingPage.Item;
+import bricksignal.casework.page.ProvingPage.Kind;
+import bricksignal.casework.page.ProvingPage.State;
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Judgement;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.SettingTest;
+import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.unit.Acceptance;
+import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Test;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** Works out what proves a repair: common practice of careful technicians; no published source. */
+final class ProvingRun {
+
+    /** Rounds of several cycles that are watched: more for what came and went (common practice, from memory). */
+    private static final int ROUNDS_OF_SELDOM = 2;
+    private static final double SAFETY_MINUTES = 2;
+    private static final double SETTING_MINUTES = 1;
+
+    private final Case now;
+    private final CompiledPack pack;
+    private final UnitModel model;
+    private final List<Line> since;
+    private final List<Observation> seen;
+    private final List<Part> repaired;
+
+    ProvingRun(Case now) {
+        this.now = now;
+        this.pack = now.unit().pack();
+        this.model = now.unit().model();
+        List<Line> counting = now.lines().stream().filter(Line::counts).toList();
+        int last = -1;
+        for (int i = 0; i < counting.size(); i++) {
+            last = counting.get(i).filed().entry() instanceof Entry.Repaired ? i : last;
+        }
+        this.since = counting.subList(last + 1, counting.size());
+        this.seen = now.diagnosis().sinceRepair();
+        this.repaired = now.diagnosis().repaired().stream().map(model::part).toList();
+    }
+
+    ProvingPage page() {
+        return new ProvingPage(!repaired.isEmpty(), items().sorted(Comparator.comparing(Item::state).thenComparingDouble(Item::minutes)).toList(), blocks());
+    }
+
+    /** Nothing temporary in it, nothing out of its limits, and the safeties said to be in. */
+    List<Message> blocks() {
+        List<Message> blocks = new ArrayList<>();
+        items().filter(item -> item.state() == State.BAD).forEach(item -> blocks.add(item.kind() == Kind.CHANGE ? Message.of("prove.still-in", item.what())
+                : Message.of("prove.not-so", item.what(), item.found())));
+        items().filter(item -> item.kind() == Kind.SAFETY && item.state() == State.MISSING).forEach(item -> blocks.add(Message.of("prove.unsaid", item.what())));
+        return blocks;
+    }
+
+    private Stream<Item> items() {
+        Stream<Item> always = Stream.of(changes(), safeties()).flatMap(all -> all);
+        return repaired.isEmpty() ? always : Stream.of(always, runs(), limits(), calls(), plugs(), settings(), untested()).flatMap(all -> all);
+    }
+
+    private Stream<Item> changes() {
+        return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
+                Message.of("prove.in"), Message.NOTHING, 0, List.of()));
+    }
+
+    private Stream<Item> safeties() {
+        boolean burns = model.cautions().stream().anyMatch(caution -> caution.role() == Caution.Role.COMBUSTION);
+        return Stream.of(Entry.Safety.values()).filter(safety -> burns || safety != Entry.Safety.MONOXIDE).map(safety -> {
+            Boolean said = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.Safe safe && safe.what() == safety ? Stream.of(safe.yes())
+                    : Stream.<Boolean>empty()).reduce((first, last) -> last).orElse(null);
+            return new Item(safety.name(), Kind.SAFETY, Message.of("prove." + safety), state(said, true), Message.of("yes"), yesOrNo(said), Message.NOTHING,
+                    SAFETY_MINUTES, List.of());
+        });
+    }
+
+    /** The run watched by the clock to its end, and several cycles of it. */
+    private Stream<Item> runs() {
+        return pack.catalogue().tests().stream().flatMap(test -> test instanceof Test.Sequence ? Stream.of(watched(test))
+                : test instanceof Test.Check check && check.sense() == Test.Sense.CYCLES ? Stream.of(cycles(check)) : Stream.empty());
+    }
+
+    private Item watched(Test sequence) {
+        Line last = since.stream().filter(line -> line.filed().entry() instanceof Entry.Watched).reduce((first, other) -> other).orElse(null);
+        List<Observation> missed = seen.stream().filter(Observation.NotSeen.class::isInstance).toList();
+        State state = !missed.isEmpty() ? State.BAD : last == null ? State.MISSING : State.GOOD;
+        Message found = missed.isEmpty() ? Message.of(last == null ? "prove.nothing" : "prove.all-came")
+                : Message.items(Message.Joint.COMMA, missed.stream().map(one -> Message.of("log.missed", Message.said(model.channel(
+                ((Observation.NotSeen) one).channel()).label()))).toList());
+        return item(sequence, Kind.RUN, state, Message.of("prove.all-comes"), last == null && missed.isEmpty() ? Message.NOTHING : found);
+    }
+
+    private Item cycles(Test.Check cycles) {
+        List<Boolean> rounds = answers(cycles);
+        int needed = cameAndWent() ? ROUNDS_OF_SELDOM : 1;
+        State state = rounds.contains(true) ? State.BAD : rounds.size() < needed ? State.MISSING : State.GOOD;
+        return item(cycles, Kind.QUESTION, state, needed > 1 ? Message.of("prove.twice", Message.of("no")) : Message.of("no"),
+                rounds.isEmpty() ? Message.NOTHING : Message.of(rounds.contains(true) ? "yes" : "no"));
+    }
+
+    /** Somebody said, or saw, before the repair that it comes and goes. */
+    private boolean cameAndWent() {
+        return now.diagnosis().observations().stream().anyMatch(o -> o instanceof Observation.Died || o instanceof Observation.Answer answer && answer.yes()
+                && answer.test().sense().tellsOfTime());
+    }
+
+    private Stream<Item> limits() {
+        return model.acceptance().stream().map(limit -> {
+            Test.Reading test = (Test.Reading) pack.catalogue().test(limit.test());
+            Observation.Reading last = last(test);
+            State state = last == null ? State.MISSING : limit.accepts(last.value()) ? State.GOOD : State.BAD;
+            return item(test, Message.said(limit.label()), state, band(test, limit), last);
+        });
+    }
+
+    private Message band(Test.Reading test, Acceptance limit) {
+        Message least = TestPage.amount(now, test, limit.least());
+        Message most = TestPage.amount(now, test, limit.most());
+        return Double.isInfinite(limit.least()) ? Message.of("prove.at-most", most) : Double.isInfinite(limit.most()) ? Message.of("prove.at-least", least)
+                : Message.of("prove.band", least, most);
+    }
+
+    /** Each thing that can be called for comes. */
+    private Stream<Item> calls() {
+        return questions(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> question(check, Message.of("prove.call", check.label()), false));
+    }
+
+    /** The plugs of what was changed, and those that were pulled or pushed on the way, wiggled once more. */
+    private Stream<Item> plugs() {
+        return questions(check -> check.sense() == Test.Sense.RESEAT && touched(check.connector())).map(check -> question(check, check.label(), false));
+    }
+
+    private boolean touched(String connector) {
+        boolean handled = now.diagnosis().observations().stream().anyMatch(o -> o instanceof Observation.Reading r && r.test().setup().unplugged().contains(connector)
+                || o instanceof Observation.Answer a && a.test().connector().equals(connector));
+        List<String> pins = model.connector(connector).conductors();
+        return handled || repaired.stream().flatMap(part -> part.elements().stream()).flatMap(element -> model.machine().circuit().element(element).nets().stream())
+                .anyMatch(net -> pins.stream().anyMatch(pin -> model.machine().circuit().element(pin).nets().contains(net)));
+    }
+
+    /** A new board comes with the factory's switches: each is looked at again. */
+    private Stream<Item> settings() {
+        boolean newBoard = repaired.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD);
+        List<String> handled = now.diagnosis().observations().stream().flatMap(o -> o instanceof Observation.Answer a && a.yes() && SettingTest.looksAtASetting(a.test())
+                ? Stream.of(a.test().id()) : Stream.<String>empty()).toList();
+        return model.settings().stream().filter(setting -> newBoard || handled.contains(SettingTest.idOf(setting))).map(setting -> {
+            Entry.SetTo left = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.SetTo to && to.setting().equals(setting.id()) ? Stream.of(to)
+                    : Stream.<Entry.SetTo>empty()).reduce((first, last) -> last).orElse(null);
+            return new Item(setting.id(), Kind.SETTING, Message.said(setting.label()), left == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
+                    left == null ? Message.NOTHING : Message.said(left.left()), Message.NOTHING, SETTING_MINUTES, List.of());
+        });
+    }
+
+    /** What never had power in the fault, and was therefore never tested, takes its current now. */
+    private Stream<Item> untested() {
+        return neverFed().stream().flatMap(part -> reading(part).stream()).filter(test -> model.acceptance().stream().noneMatch(limit -> limit.test().equals(test.id())))
+                .map(test -> {
+                    Observation.Reading last = last(test);
+                    Prediction.Number nominal = (Prediction.Number) pack.predictions().nominal(test);
+                    State state = last == null ? State.MISSING : Judgement.of(pack, last).kind() == Judgement.Kind.NOMINAL ? State.GOOD : State.BAD;
+                    return item(test, Message.of("prove.untested", test.label()), state, Message.of("due", TestPage.amount(now, test, nominal.mean())), last);
+                });
+    }
+
+    private List<Part> neverFed() {
+        List<Line> lines = now.lines();
+        int last = lines.lastIndexOf(lines.stream().filter(line -> line.counts() && line.filed().entry() instanceof Entry.Repaired).reduce((a, b) -> b).orElseThrow());
+        Case before = Case.of(now.unit(), now.policy(), lines.subList(0, last).stream().map(Line::filed).toList());
+        return ProofGate.verdict(before.diagnosis()).untested().stream().map(model::part).toList();
+    }
+
+    /** What shows on a clamp that a part works. */
+    private Optional<Test.Reading> reading(Part part) {
+        return model.readings().stream().filter(test -> !test.mode().dead() && test.place() instanceof Place.Through through && part.elements().contains(through.element()))
+                .min(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)));
+    }
+
+    private Stream<Test.Check> questions(Predicate<Test.Check> asked) {
+        return pack.catalogue().tests().stream().flatMap(test -> test instanceof Test.Check check && asked.test(check) ? Stream.of(check) : Stream.<Test.Check>empty());
+    }
+
+    private Item question(Test.Check check, Message what, boolean due) {
+        Boolean said = answers(check).stream().reduce((first, last) -> last).orElse(null);
+        return new Item(check.id(), Kind.QUESTION, what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
+                TestCost.minutes(pack, check, Setup.AS_IT_IS), TestPage.cautions(model, check));
+    }
+
+    private List<Boolean> answers(Test.Check check) {
+        return seen.stream().flatMap(o -> o instanceof Observation.Answer answer && answer.made(check) ? Stream.of(answer.yes()) : Stream.<Boolean>empty()).toList();
+    }
+
+    private Observation.@Nullable Reading last(Test.Reading test) {
+        return seen.stream().flatMap(o -> o instanceof Observation.Reading reading && reading.made(test) ? Stream.of(reading) : Stream.<Observation.Reading>empty())
+                .reduce((first, last) -> last).orElse(null);
+    }
+
+    private Item item(Test.Reading test, Message what, State state, Message due, Observation.@Nullable Reading last) {
+        return new Item(test.id(), Kind.READING, what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
+                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(model, test));
+    }
+
+    private Item item(Test test, Kind kind, State state, Message due, Message found) {
+        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(model, test));
+    }
+
+    private static State state(@Nullable Boolean said, boolean due) {
+        return said == null ? State.MISSING : said == due ? State.GOOD : State.BAD;
+    }
+
+    private static Message yesOrNo(@Nullable Boolean said) {
+        return said == null ? Message.NOTHING : Message.of(said ? "yes" : "no");
+    }
+}

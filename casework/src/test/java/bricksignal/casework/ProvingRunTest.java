@@ -1,0 +1,160 @@
+package bricksignal.casework;
+
+import static bricksignal.casework.Units.ENGLISH;
+import static bricksignal.casework.Units.FURNACE;
+import static bricksignal.casework.Units.filed;
+import static bricksignal.casework.Units.fresh;
+import static bricksignal.casework.Units.with;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Refused;
+import bricksignal.casework.page.ProvingPage;
+import bricksignal.casework.page.ProvingPage.Item;
+import bricksignal.casework.page.ProvingPage.Kind;
+import bricksignal.casework.page.ProvingPage.State;
+import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Test.Reading;
+import bricksignal.core.words.Message;
+import bricksignal.packs.PackLibrary;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What proves a repair is made of the model: what must be seen since the last part was changed. */
+class ProvingRunTest {
+
+    private static final Entry SAFE = new Entry.Safe(Entry.Safety.SAFETIES, true);
+    private static final Entry NO_MONOXIDE = new Entry.Safe(Entry.Safety.MONOXIDE, true);
+    private static final Entry HOSE = new Entry.Repaired("draft-hose");
+
+    static Stream<String> packs() {
+        return PackLibrary.ids().stream();
+    }
+
+    private static Item item(ProvingPage page, String id) {
+        return page.items().stream().filter(item -> item.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private static String said(List<Message> messages) {
+        return String.join(" | ", messages.stream().map(ENGLISH::words).toList());
+    }
+
+    @Test
+    void nothingIsToBeProvenBeforeARepairButTheSafetiesAreSaid() {
+        ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.TestReading("draft-gauge", "0.3")));
+        assertThat(page.repaired()).isFalse();
+        assertThat(page.items()).extracting(Item::kind).containsOnly(Kind.SAFETY);
+        assertThat(said(page.blocks())).contains("Every safety is in").contains("Carbon monoxide");
+        assertThat(ProvingPage.blocks(with(FURNACE, SAFE, NO_MONOXIDE))).isEmpty();
+        assertThat(said(ProvingPage.blocks(with(FURNACE, SAFE, NO_MONOXIDE, new Entry.Safe(Entry.Safety.SAFETIES, false))))).as("the last word counts")
+                .contains("no");
+    }
+
+    @Test
+    void whatWasMeasuredBeforeTheRepairDoesNotCount() {
+        Entry low = new Entry.TestReading("draft-gauge", "0.3");
+        assertThat(item(ProvingPage.of(with(FURNACE, low, HOSE)), "draft-gauge").state()).isEqualTo(State.MISSING);
+        Item after = item(ProvingPage.of(with(FURNACE, HOSE, low)), "draft-gauge");
+        assertThat(after.state()).isEqualTo(State.BAD);
+        assertThat(ENGLISH.words(after.due())).contains("in w.c.");
+        assertThat(said(ProvingPage.blocks(with(FURNACE, HOSE, low, SAFE, NO_MONOXIDE)))).contains("0.3 in w.c.");
+        assertThat(item(ProvingPage.of(with(FURNACE, HOSE, low, new Entry.TestReading("draft-gauge", "1.05"))), "draft-gauge").state()).isEqualTo(State.GOOD);
+    }
+
+    @Test
+    void jumperThatIsStillInIsTheFirstThingSaid() {
+        ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.ChangeIn(null, "R to W jumper"), HOSE, SAFE, NO_MONOXIDE));
+        assertThat(page.items().get(0).kind()).isEqualTo(Kind.CHANGE);
+        assertThat(said(page.blocks())).isEqualTo("Still in the unit: R to W jumper. Take it out and say so");
+    }
+
+    @Test
+    void whatCameAndWentIsWatchedTwice() {
+        Entry seldom = new Entry.Answer("ask.seldom", true);
+        Entry round = new Entry.Answer("watch.cycles", false);
+        assertThat(item(ProvingPage.of(with(FURNACE, HOSE, round)), "watch.cycles").state()).isEqualTo(State.GOOD);
+        assertThat(item(ProvingPage.of(with(FURNACE, seldom, HOSE, round)), "watch.cycles").state()).isEqualTo(State.MISSING);
+        assertThat(item(ProvingPage.of(with(FURNACE, seldom, HOSE, round, round)), "watch.cycles").state()).isEqualTo(State.GOOD);
+        assertThat(item(ProvingPage.of(with(FURNACE, HOSE, new Entry.Answer("watch.cycles", true))), "watch.cycles").state()).isEqualTo(State.BAD);
+    }
+
+    @Test
+    void runWatchedToItsEndShowsThatAllCame() {
+        assertThat(item(ProvingPage.of(with(FURNACE, HOSE)), "watch.sequence").state()).isEqualTo(State.MISSING);
+        Item missed = item(ProvingPage.of(with(FURNACE, HOSE, new Entry.Seen("inducer", true, 1), new Entry.Watched(300))), "watch.sequence");
+        assertThat(missed.state()).isEqualTo(State.BAD);
+        assertThat(ENGLISH.words(missed.found())).contains("flame did not come");
+    }
+
+    /** A new board comes with the factory's switches. */
+    @Test
+    void settingsOfANewBoardAreLookedAtAgain() {
+        Entry board = new Entry.Repaired("board");
+        String setting = FURNACE.model().settings().get(0).id();
+        assertThat(item(ProvingPage.of(with(FURNACE, board)), setting).state()).isEqualTo(State.MISSING);
+        Item left = item(ProvingPage.of(with(FURNACE, board, new Entry.SetTo(setting, "1 off, 2 off", "1 off, 2 on"))), setting);
+        assertThat(left.state()).isEqualTo(State.GOOD);
+        assertThat(ENGLISH.words(left.found())).isEqualTo("1 off, 2 on");
+        assertThat(ProvingPage.of(with(FURNACE, HOSE)).items()).extracting(Item::kind).doesNotContain(Kind.SETTING);
+        assertThatThrownBy(() -> Admission.admit(fresh(FURNACE), filed("s", new Entry.SetTo(setting, "1 off, 2 off", "3 up"), null), Set.of()))
+                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(ENGLISH.words(refused.says())).contains("no position '3 up'").contains("1 on, 2 on"));
+        assertThatThrownBy(() -> Admission.admit(fresh(FURNACE), filed("s", new Entry.SetTo("colour", "a", "b"), null), Set.of())).isInstanceOf(Refused.class);
+    }
+
+    /** The inducer never ran, so nothing after it did: what it kept from its current is measured. */
+    @Test
+    void whatNeverHadPowerIsMeasured() {
+        ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.Pattern(null, "4 flashes"), new Entry.Answer("hear-inducer", false),
+                new Entry.TestReading("v.ind-hot.purge", "120"), new Entry.TestReading("ohms-inducer", "OL"), new Entry.Repaired("inducer")));
+        assertThat(page.items()).filteredOn(item -> ENGLISH.words(item.what()).startsWith("Never had power in the fault")).isNotEmpty();
+    }
+
+    /** A unit in good order passes the proving run of its own family, whatever part was changed, with nothing left to show. */
+    @ParameterizedTest
+    @MethodSource("packs")
+    void unitInGoodOrderPassesItsProvingRun(String id) {
+        CaseUnit unit = Units.shipped(id);
+        Part board = unit.model().parts().stream().filter(part -> part.kind() == Part.Kind.BOARD).findFirst().orElseThrow();
+        List<Entry> entries = new ArrayList<>(List.of(new Entry.Answer("ask.seldom", true), new Entry.Repaired(board.id())));
+        ProvingPage before = ProvingPage.of(with(unit, entries.toArray(Entry[]::new)));
+        assertThat(before.items()).extracting(Item::kind).contains(Kind.RUN, Kind.READING, Kind.SETTING, Kind.SAFETY);
+        assertThat(before.items()).extracting(Item::state).containsOnly(State.MISSING);
+        before.items().forEach(item -> entries.addAll(shown(unit, item)));
+        ProvingPage after = ProvingPage.of(with(unit, entries.toArray(Entry[]::new)));
+        assertThat(after.items()).filteredOn(item -> item.state() != State.GOOD).extracting(item -> item.id() + ": " + ENGLISH.words(item.found()) + ", due "
+                + ENGLISH.words(item.due())).isEmpty();
+        assertThat(after.blocks()).isEmpty();
+    }
+
+    private static List<Entry> shown(CaseUnit unit, Item item) {
+        boolean yes = ENGLISH.words(item.due()).equals("yes");
+        return switch (item.kind()) {
+            case READING -> List.of(new Entry.TestReading(item.id(), typed(unit, item.id())));
+            case QUESTION -> List.of(new Entry.Answer(item.id(), yes), new Entry.Answer(item.id(), yes));
+            case RUN -> run(unit);
+            case SETTING -> List.of(new Entry.SetTo(item.id(), unit.model().setting(item.id()).factory(), unit.model().setting(item.id()).factory()));
+            case SAFETY -> List.of(new Entry.Safe(Entry.Safety.valueOf(item.id()), true));
+            case CHANGE -> throw new AssertionError("nothing was put in");
+        };
+    }
+
+    private static String typed(CaseUnit unit, String test) {
+        double nominal = unit.pack().predictions().nominalValue((Reading) unit.pack().catalogue().test(test));
+        return Double.isInfinite(nominal) ? "OL" : String.valueOf(Math.round(nominal * 1000) / 1000.0);
+    }
+
+    private static List<Entry> run(CaseUnit unit) {
+        List<Entry> run = new ArrayList<>();
+        unit.pack().seenInSequence().forEach(channel -> SequenceModel.of(unit.pack(), channel.id()).edges(unit.pack().space().nothing(), true).stream()
+                .findFirst().ifPresent(at -> run.add(new Entry.Seen(channel.id(), true, at))));
+        run.add(new Entry.Watched(7000));
+        return run;
+    }
+}

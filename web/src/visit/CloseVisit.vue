@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Outcome } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
+import { useHandle } from './handle'
+import { outcomes } from './outcomes'
+
+/** What still speaks against closing it as fixed. */
+defineProps<{ blocks: string[] }>()
+const { close } = useHandle()
+const route = useRoute()
+const router = useRouter()
+/** Nobody presses on by habit: how it ended is said each time. */
+const outcome = ref<Outcome | null>(null)
+const decided = ref('')
+const { problem, busy: closing, attempt } = useAttempt()
+
+async function end() {
+  const how = outcome.value
+  if (!how) return
+  await attempt(async () => {
+    await close(how, decided.value)
+    await router.push({ name: 'report', params: route.params })
+  })
+}
+</script>
+
+<template>
+  <form class="close" @submit.prevent="end">
+    <h2 class="h5">Close the visit</h2>
+    <div class="outcomes" role="radiogroup" aria-label="How it ended">
+      <label
+        v-for="(words, key) in outcomes"
+        :key="key"
+        class="key"
+        :class="{ on: outcome === key }"
+        :data-test="`outcome-${key}`"
+      >
+        <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ words.choice }}
+      </label>
+    </div>
+    <ul v-if="outcome === 'FIXED' && blocks.length" class="problem" data-test="blocks">
+      <li v-for="b in blocks" :key="b">{{ b }}</li>
+    </ul>
+    <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
+    <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
+    <p v-if="!outcome" class="soft">Say how it ended.</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <button
+      type="submit"
+      class="key next mt-2"
+      :disabled="!decided.trim() || !outcome || closing || (outcome === 'FIXED' && blocks.length > 0)"
+      data-test="close"
+    >
+      {{ closing ? 'Saving what was entered' : 'Close the visit' }}
+    </button>
+  </form>
+</template>
+
+<style scoped lang="scss">
+.close {
+  border-top: 2px solid var(--line);
+  margin-top: 1.5rem;
+  padding-top: 1rem;
+}
+.outcomes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.outcomes .on {
+  background: var(--paper-2);
+  border-width: 4px;
+}
+.close .next {
+  min-height: 56px;
+  width: 100%;
+}
+</style>

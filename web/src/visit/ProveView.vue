@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import CloseVisit from './CloseVisit.vue'
+import { useHandle } from './handle'
+import ProveItem from './ProveItem.vue'
+import TimingDiagram from './TimingDiagram.vue'
+import { useProving } from './useDetails'
+
+const { visit, page, unit, problem } = useHandle()
+const route = useRoute()
+const { data: proving } = useProving()
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const left = computed(() => proving.value?.items.filter((i) => i.state !== 'GOOD').length ?? 0)
+const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSING'))
+</script>
+
+<template>
+  <main class="page" data-test="proving">
+    <h1 class="h4">Proving run</h1>
+    <template v-if="proving">
+      <p v-if="!proving.repaired" data-test="nothing-repaired">
+        No part is said to be repaired, so there is no run to prove.
+        <RouterLink :to="{ name: 'verdict', params: route.params }">Say what was changed</RouterLink>, or close the
+        visit another way.
+      </p>
+      <p v-else-if="left === 0" class="state" data-test="all-shown">All is shown.</p>
+      <p v-else class="state">
+        {{ left }} still to show<template v-if="next">; cheapest first: {{ next.what }}</template>
+      </p>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <ul class="items">
+        <ProveItem v-for="i in proving.items" :key="`${i.kind}-${i.id}`" :item="i" />
+      </ul>
+      <TimingDiagram v-if="proving.repaired" :diagram="page!.diagram" />
+      <p class="caution mt-3">{{ unit!.defer }}</p>
+      <CloseVisit v-if="!closed" :blocks="proving.blocks" />
+    </template>
+    <p v-else class="soft">Fetching what proves it.</p>
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
+      >Page to print</RouterLink
+    >
+  </main>
+</template>
+
+<style scoped lang="scss">
+.state {
+  font-size: 1.5rem;
+  font-weight: 700;
+}
+.items {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 2px solid var(--line);
+}
+</style>
