@@ -40,9 +40,9 @@ async function end() {
         <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ words.choice }}
       </label>
     </div>
-    <ul v-if="outcome === 'FIXED' && blocks.length" class="problem" data-test="blocks">
-      <li v-for="b in blocks" :key="b">{{ b }}</li>
-    </ul>
+    <div v-if="outcome === 'FIXED' && blocks.length" data-test="blocks">
+      <p v-for="b in blocks" :key="b" class="problem mb-0">{{ b }}.</p>
+    </div>
     <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
     <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
     <p v-if="!outcome" class="soft">Say how it ended.</p>

@@ -28,7 +28,7 @@ function answer(yes: boolean) {
 
 <template>
   <li :class="item.state.toLowerCase()" :data-test="`prove-${item.id}`">
-    <span class="mark" aria-hidden="true">{{ marks[item.state] }}</span>
+    <span class="sign" aria-hidden="true">{{ marks[item.state] }}</span>
     <div class="what">
       <span :id="`p-${item.id}`">{{ item.what }}</span>
       <span class="soft"
@@ -92,7 +92,7 @@ li {
   padding: 0.6rem 0;
   border-bottom: 1px solid var(--line-soft);
 }
-.mark {
+.sign {
   font-size: 1.5rem;
   font-weight: 700;
   text-align: center;
@@ -104,7 +104,7 @@ li {
 .bad .what > span:first-child {
   font-weight: 700;
 }
-.bad .mark {
+.bad .sign {
   color: var(--danger);
 }
 .enter,

@@ -36,7 +36,7 @@ class AccessibilityTest {
             browser.logIn("ines");
             check(browser, "jobs");
             for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/tools", "/tools/economizer?mixedF=66",
-                "/tools/isolation", "/visits/" + visit + "/settings", "/visits/" + visit + "/before",
+                "/tools/isolation", "/tools/humidity-limit?humidity=45", "/visits/" + visit + "/settings", "/visits/" + visit + "/prove", "/visits/" + visit + "/before",
                 "/visits/" + visit + "/power", "/visits/" + visit + "/work",
                 "/visits/" + visit + "/verdict", "/visits/" + visit + "/report"}) {
                 browser.go(path);

@@ -27,8 +27,6 @@ public final class Screenshots {
                 laptop.go("/login");
                 laptop.logIn("ines");
                 take(laptop, ".jobs", "jobs");
-                laptop.go("/jobs/new");
-                take(laptop, "#complaint", "new-job");
                 laptop.go("/identify");
                 take(laptop, "[data-test=question]", "identify");
                 laptop.go("/packs");
@@ -38,6 +36,8 @@ public final class Screenshots {
                 take(laptop, "[data-test=own-text]", "own-packs");
                 laptop.go("/tools/economizer?mixedF=66");
                 take(laptop, "[data-test=air-chart]", "economizer");
+                laptop.go("/tools/water-reset?outdoor=28&emitter=cast-iron");
+                take(laptop, "[data-test=curve]", "heating-curve");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
@@ -77,8 +77,6 @@ public final class Screenshots {
                 }
                 ines.add(ferry, entry("READING", "test", "v.ps-com.purge", "reading", "27.1"));
                 ines.add(ferry, entry("READING", "test", "v.ps-no.purge", "reading", "0.1"));
-                laptop.go("/visits/" + ferry + "/work");
-                take(laptop, "[data-test=next]", "work-reading");
                 ines.add(ferry, entry("READING", "test", "draft-gauge", "reading", "0.39"));
                 ines.add(ferry, entry("ANSWER", "test", "see-hose", "yes", true));
                 laptop.go("/visits/" + ferry + "/verdict");

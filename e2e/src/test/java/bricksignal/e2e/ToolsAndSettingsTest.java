@@ -54,6 +54,38 @@ class ToolsAndSettingsTest {
     }
 
     @Test
+    void settingIsSuggestedByWhatIsAtHandAndTheNearestPositionIsTaken() {
+        Client ines = server.logIn("ines");
+        String visit = ines.job("f10-heatpump", "Ices up.");
+        try (Browser browser = new Browser(server.url(), 390, 844)) {
+            browser.logIn("ines");
+            browser.go("/visits/" + visit + "/settings");
+            browser.press("[data-test^=setting-]");
+            browser.press("[data-test=found-30]");
+            browser.press("[data-test=ask-suggestion]");
+            browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "10");
+            browser.waitFor(() -> browser.textNow("[data-test=take-suggestion]").contains("90"));
+            browser.press("[data-test=take-suggestion]");
+            browser.press("[data-test=keep-setting]");
+            browser.waitFor(() -> ines.opened(visit).get("page").get("log").toString().contains("found 30, left 90"));
+        }
+    }
+
+    @Test
+    void curveFollowsWhatIsTyped() {
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("ines");
+            browser.go("/tools");
+            browser.press("a[href='/tools/water-reset']");
+            browser.see("[data-test=curve] path");
+            browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "5");
+            browser.waitFor(() -> browser.textNow("[data-test=calculator-says]").contains("too warm to condense"));
+            browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "500");
+            browser.waitFor(() -> browser.textNow(".problem").contains("Outdoors now: it is 500; it must be from -40 to 90"));
+        }
+    }
+
+    @Test
     void economizerIsComputedAsItIsTypedAndItsLinkCarriesIt() {
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.logIn("ines");

@@ -139,7 +139,8 @@ final class ProvingRun {
 
     /** Each thing that can be called for comes. */
     private Stream<Item> calls() {
-        return questions(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> question(check, Message.of("prove.call", check.label()), false));
+        return questions(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> question(check, Message.of("prove.call",
+                Message.said(String.valueOf(model.scenario(model.moment(check.moment()).scenario()).called()))), false));
     }
 
     /** The plugs of what was changed, and those that were pulled or pushed on the way, wiggled once more. */
