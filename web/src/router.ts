@@ -41,6 +41,7 @@ export const router = createRouter({
       meta: { title: 'Visit' },
       children: [
         { path: '', name: 'visit', component: () => import('./visit/VisitStart.vue') },
+        { path: 'unit', name: 'unit', component: () => import('./visit/UnitView.vue') },
         { path: 'before', name: 'before', component: () => import('./visit/BeforePower.vue') },
         { path: 'power', name: 'power', component: () => import('./visit/PowerView.vue') },
         { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },

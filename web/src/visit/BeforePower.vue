@@ -52,6 +52,12 @@ const complaints = computed(() =>
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.
     </p>
+    <p v-if="visit!.earlier.length">
+      <RouterLink :to="{ name: 'unit', params: route.params }" data-test="to-unit"
+        >This unit and its
+        {{ visit!.earlier.length === 1 ? 'last visit' : `${visit!.earlier.length} visits before` }}</RouterLink
+      >
+    </p>
     <div class="reset" data-test="reset">
       <span id="q-reset">Was it reset, or the power cycled, before you came?</span>
       <button

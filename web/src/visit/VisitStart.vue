@@ -9,7 +9,7 @@ const route = useRoute()
 
 onMounted(() => {
   const v = visit.value
-  const name = v?.closedAt ? 'verdict' : page.value?.log.length ? 'work' : 'before'
+  const name = v?.closedAt ? 'verdict' : page.value?.log.length ? 'work' : v?.earlier.length ? 'unit' : 'before'
   void router.replace({ name, params: route.params })
 })
 </script>

@@ -5,6 +5,7 @@ import {
   api,
   type Cable,
   type Chain,
+  type History,
   type Proving,
   type Repair,
   type Setting,
@@ -40,6 +41,9 @@ export const useCables = () =>
 
 export const useSettings = () =>
   useDetail('settings', (id) => answer<Setting[]>(api.GET('/api/visits/{id}/settings', { params: { path: { id } } })))
+
+export const useHistory = () =>
+  useDetail('history', (id) => answer<History>(api.GET('/api/visits/{id}/history', { params: { path: { id } } })))
 
 export const useProving = () =>
   useDetail('proving', (id) => answer<Proving>(api.GET('/api/visits/{id}/proving', { params: { path: { id } } })))

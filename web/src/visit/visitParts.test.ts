@@ -11,8 +11,15 @@ import ReopenVisit from './ReopenVisit.vue'
 import SequenceTaps from './SequenceTaps.vue'
 import SuspectBars from './SuspectBars.vue'
 import TwinList from './TwinList.vue'
+import UnitView from './UnitView.vue'
 import VerdictView from './VerdictView.vue'
 
+const fetched = vi.hoisted(() => ({ answer: undefined as unknown }))
+vi.mock('../api/client', async (real) => ({
+  ...(await real<object>()),
+  api: { GET: () => fetched.answer, POST: () => fetched.answer },
+  answer: (given: unknown) => Promise.resolve(given),
+}))
 vi.mock('vue-router', () => ({ useRoute: () => ({ params: { id: 'v' } }), useRouter: () => ({ push: vi.fn() }) }))
 
 const verdict = {
@@ -235,5 +242,33 @@ describe('twins', () => {
     const [same, well] = page.findAll('button')
     expect(same!.attributes('aria-pressed')).toBe('false')
     expect(well!.attributes('aria-pressed')).toBe('true')
+  })
+})
+
+describe('a unit that was visited before', () => {
+  it('says what was changed, how it was left, what nobody took out, and that it is a call-back', async () => {
+    fetched.answer = {
+      says: 'a call-back, 4 days after',
+      visits: [
+        {
+          job: { id: 'w', technician: 'Ines', complaint: 'no heat', verdict: 'igniter open' },
+          closedAt: '2026-11-20T10:00:00Z',
+          outcome: 'LEFT_RUNNING',
+          decided: 'filter to come',
+          past: { changed: ['igniter'], left: ['Off delay: 90'], stillIn: ['clip lead'] },
+        },
+      ],
+    }
+    const page = shown(UnitView, {
+      id: 'v',
+      visit: ref({ job: { unit: 'Furnace', location: 'closet' }, twins: [{ label: 'Twin', location: 'loft' }] }),
+      unit: ref({ title: 'Gas furnace', duty: 'lights and watches' }),
+    })
+    await flushPromises()
+    expect(page.get('[data-test=call-back]').text()).toContain('4 days')
+    expect(page.text()).toMatch(/Changed:.*igniter.*Left set:.*Off delay: 90.*Nobody took out: clip lead/s)
+    expect(page.text()).toContain('Left running')
+    expect(page.text()).toContain('no reset')
+    expect(page.text()).toContain('Twin, loft')
   })
 })

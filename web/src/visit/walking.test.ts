@@ -23,7 +23,7 @@ const add = vi.fn()
 function shown(component: Component, more: Partial<Record<keyof VisitHandle, unknown>> = {}, props = {}) {
   const handle = {
     id: 'v',
-    visit: ref({ closedAt: null, board: null, family: 'f1', unitId: 'u', job: { id: 'v' }, twins: [] }),
+    visit: ref({ closedAt: null, board: null, family: 'f1', unitId: 'u', job: { id: 'v' }, twins: [], earlier: [] }),
     page: computed(() => ({ entries: 1, log: [], powerCycled: false })),
     unit: ref({ lamps: [] }),
     problem: ref(null),

@@ -75,6 +75,25 @@ class VisitTest {
         assertThat(after.get("page").get("log")).as("nothing is removed").hasSize(2);
     }
 
+    /** The first screen: what was changed, how it was left, what nobody took out, and that it is a call-back. */
+    @Test
+    void historySaysWhatEarlierVisitsLeftBehind() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        assertThat(ines.get("/api/visits/" + first + "/history").json().get("visits")).isEmpty();
+        ines.add(first, entry("REPAIRED", "part", "igniter"));
+        ines.add(first, entry("SETTING", "setting", "off-delay", "found", "1 off, 2 off", "left", "1 off, 2 on"));
+        ines.add(first, entry("CHANGE_IN", "text", "clip lead R to W"));
+        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs, filter to come"));
+        JsonNode history = ines.get("/api/visits/" + ines.jobAt(unit, "no heat again") + "/history").json();
+        assertThat(history.get("says").asString()).contains("call-back, 0 days");
+        JsonNode last = history.get("visits").get(0);
+        assertThat(last.get("outcome").asString()).isEqualTo("LEFT_RUNNING");
+        assertThat(last.get("past").get("changed").get(0).asString()).isEqualTo("hot-surface igniter");
+        assertThat(last.get("past").get("left").get(0).asString()).contains("Blower off delay").endsWith("1 off, 2 on");
+        assertThat(last.get("past").get("stillIn").get(0).asString()).isEqualTo("clip lead R to W");
+    }
+
     /** A visit begins with what the last one to the unit says: the part changed then, and how long ago; a refused entry begins nothing. */
     @Test
     void callBackBeginsWithTheLastVisit() {

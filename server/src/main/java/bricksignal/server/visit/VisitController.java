@@ -52,10 +52,12 @@ class VisitController {
 
     private final VisitService service;
     private final VisitPages pages;
+    private final VisitHistory history;
 
-    VisitController(VisitService service, VisitPages pages) {
+    VisitController(VisitService service, VisitPages pages, VisitHistory history) {
         this.service = service;
         this.pages = pages;
+        this.history = history;
     }
 
     /** A job in the list of a day. */
@@ -202,6 +204,12 @@ class VisitController {
     @GetMapping("/api/visits/{id}/settings")
     List<SettingPage> settings(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
+    }
+
+    /** Earlier visits to the unit, and what they mean for this one. */
+    @GetMapping("/api/visits/{id}/history")
+    VisitHistory.HistoryView history(Principal principal, @PathVariable UUID id) {
+        return history.of(principal.getName(), id);
     }
 
     /** What proves the repair, and what of it is missing. */

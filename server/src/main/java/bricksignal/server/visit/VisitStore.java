@@ -111,10 +111,16 @@ class VisitStore {
 
     /** The part that was repaired last on a visit and not taken back, by id; null where none was. */
     private @Nullable String changedOn(Visit visit) {
-        List<Filed> entries = log.of(visit.id(), 0).stream().map(json::read).toList();
+        List<Filed> entries = entries(visit);
         return entries.stream().filter(filed -> filed.entry() instanceof Entry.Repaired && entries.stream()
                 .noneMatch(other -> filed.id().equals(other.supersedes()))).map(filed -> ((Entry.Repaired) filed.entry()).part())
                 .reduce((first, second) -> second).orElse(null);
+    }
+
+    /** All entries of a visit, oldest first. */
+    @Transactional(readOnly = true)
+    List<Filed> entries(Visit visit) {
+        return log.of(visit.id(), 0).stream().map(json::read).toList();
     }
 
     /** When it was closed and opened again. */

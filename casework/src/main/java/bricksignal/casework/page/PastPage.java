@@ -1,0 +1,38 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.casework.CaseUnit;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.words.Message;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What an earlier visit left behind in a unit.
+ *
+ * @param changed parts that were changed
+ * @param left settings, each as it was left last
+ * @param stillIn temporary changes that nobody said were taken out
+ */
+public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn) {
+
+    /** What the entries of an earlier visit say; those that this unit does not understand count as nothing. */
+    public static PastPage of(CaseUnit unit, List<Filed> entries) {
+        Case then = Case.of(unit, Policy.defaults(), entries);
+        List<Message> changed = new ArrayList<>();
+        Map<String, Message> left = new LinkedHashMap<>();
+        for (Line line : then.lines()) {
+            if (line.counts() && line.filed().entry() instanceof Entry.Repaired repaired) {
+                changed.add(Message.said(unit.model().part(repaired.part()).label()));
+            } else if (line.counts() && line.filed().entry() instanceof Entry.SetTo set) {
+                left.put(set.setting(), Message.of("history.left", Message.said(unit.model().setting(set.setting()).label()), Message.said(set.left())));
+            }
+        }
+        return new PastPage(changed, List.copyOf(left.values()), then.changesIn().stream().map(filed -> then.change((Entry.ChangeIn) filed.entry())).toList());
+    }
+}

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router'
+import { useHandle } from './handle'
+import { outcomes } from './outcomes'
+import { useHistory } from './useDetails'
+
+/** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
+const { visit, unit } = useHandle()
+const route = useRoute()
+const { data: history } = useHistory()
+const day = (at?: string | null) =>
+  at ? new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }) : ''
+</script>
+
+<template>
+  <main class="page" data-test="unit-view">
+    <p class="eyebrow">{{ visit!.job.location }}</p>
+    <h1 class="h3">{{ visit!.job.unit }}: {{ unit!.title }}</h1>
+    <p v-if="visit!.board">Board {{ visit!.board }}.</p>
+    <p>{{ unit!.duty }}</p>
+    <p class="caution">
+      On the phone: leave it as it is, and no reset. Where gas or smoke is smelled, everybody out, and call from
+      outside.
+    </p>
+    <p v-if="history?.says" class="says" data-test="call-back">{{ history.says }}.</p>
+    <p v-if="visit!.twins.length">
+      <strong>Beside it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
+    </p>
+    <h2 class="h5 mt-4">Visits before</h2>
+    <p v-if="!history" class="soft">Fetching the visits before.</p>
+    <p v-else-if="history.visits.length === 0" class="soft">Nobody was here before with this program.</p>
+    <ol v-else class="past">
+      <li v-for="v in history.visits" :key="v.job.id">
+        <p class="mb-1">
+          <strong>{{ day(v.closedAt) }}</strong>, {{ v.job.technician }}:
+          {{ v.outcome ? outcomes[v.outcome].report : '' }}
+        </p>
+        <p class="mb-1">“{{ v.job.complaint }}” {{ v.decided }}</p>
+        <p v-if="v.job.verdict" class="mb-1 soft">{{ v.job.verdict }}</p>
+        <p v-if="v.past.changed.length" class="mb-1"><strong>Changed:</strong> {{ v.past.changed.join(', ') }}</p>
+        <p v-if="v.past.left.length" class="mb-1"><strong>Left set:</strong> {{ v.past.left.join('; ') }}</p>
+        <p v-if="v.past.stillIn.length" class="problem mb-1">Nobody took out: {{ v.past.stillIn.join(', ') }}</p>
+      </li>
+    </ol>
+    <RouterLink class="key next onward" :to="{ name: 'before', params: route.params }" data-test="to-before"
+      >Go on: before the power is touched</RouterLink
+    >
+  </main>
+</template>
+
+<style scoped lang="scss">
+.page {
+  padding-bottom: 6rem;
+}
+.says {
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+.past {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 2px solid var(--line);
+}
+.past li {
+  padding: 0.75rem 0;
+  border-bottom: 1px solid var(--line-soft);
+}
+.onward {
+  position: fixed;
+  right: 1rem;
+  bottom: 1rem;
+  min-height: 56px;
+  padding-inline: 1.5rem;
+}
+@media (max-width: 700px) {
+  .onward {
+    left: 1rem;
+  }
+}
+</style>
