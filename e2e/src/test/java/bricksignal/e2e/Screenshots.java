@@ -91,9 +91,9 @@ public final class Screenshots {
     }
 
     /** The hose is renewed, and some of the proving run is done. */
-    private static void proved(Browser laptop, Client ines, String visit) throws IOException {
+    private static void proved(Browser laptop, Client ines, String visit) throws IOException, InterruptedException {
         ines.add(visit, entry("REPAIRED", "part", "draft-hose"));
-        ines.add(visit, entry("READING", "test", "draft-gauge", "reading", "0.74"));
+        ines.add(visit, entry("READING", "test", "draft-gauge", "reading", "0.95"));
         ines.add(visit, entry("SAFE", "what", "SAFETIES", "yes", true));
         laptop.go("/visits/" + visit + "/prove");
         take(laptop, "[data-test=proving]", "prove");
