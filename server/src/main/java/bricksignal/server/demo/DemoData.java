@@ -189,6 +189,8 @@ public class DemoData implements ApplicationRunner {
             entry(past.who(), past.visit(), new Entry.Safe(safety, true));
         }
         patiently(() -> service.close(past.who(), past.visit(), Visit.Outcome.FIXED, past.note()));
+        transaction.executeWithoutResult(begun -> entities.createNativeQuery("update visit set opened_at = scheduled_on + time '10:00', closed_at = scheduled_on + time '11:30' where id = :id")
+                .setParameter("id", past.visit()).executeUpdate());
     }
 
     private void entry(String who, UUID visit, Entry entry) {
