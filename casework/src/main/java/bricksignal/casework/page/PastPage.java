@@ -21,6 +21,14 @@ import java.util.Map;
  */
 public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn) {
 
+    /** A call-back comes within a month (common practice). */
+    private static final double CALL_BACK_DAYS = 30;
+
+    /** What it means that the last visit was so many days ago, at least 0; empty where it means nothing. */
+    public static Message callBack(double days) {
+        return days <= CALL_BACK_DAYS ? Message.of("history.call-back", new Message.Number(Math.floor(days))) : Message.NOTHING;
+    }
+
     /** What the entries of an earlier visit say; those that this unit does not understand count as nothing. */
     public static PastPage of(CaseUnit unit, List<Filed> entries) {
         Case then = Case.of(unit, Policy.defaults(), entries);

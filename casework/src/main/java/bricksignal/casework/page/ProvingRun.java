@@ -101,10 +101,10 @@ final class ProvingRun {
         Line last = since.stream().filter(line -> line.filed().entry() instanceof Entry.Watched).reduce((first, other) -> other).orElse(null);
         List<Observation> missed = seen.stream().filter(Observation.NotSeen.class::isInstance).toList();
         State state = !missed.isEmpty() ? State.BAD : last == null ? State.MISSING : State.GOOD;
-        Message found = missed.isEmpty() ? Message.of(last == null ? "prove.nothing" : "prove.all-came")
+        Message found = missed.isEmpty() ? last == null ? Message.NOTHING : Message.of("prove.all-came")
                 : Message.items(Message.Joint.COMMA, missed.stream().map(one -> Message.of("log.missed", Message.said(model.channel(
                 ((Observation.NotSeen) one).channel()).label()))).toList());
-        return item(sequence, Kind.RUN, state, Message.of("prove.all-comes"), last == null && missed.isEmpty() ? Message.NOTHING : found);
+        return item(sequence, Kind.RUN, state, Message.of("prove.all-comes"), found);
     }
 
     private Item cycles(Test.Check cycles) {

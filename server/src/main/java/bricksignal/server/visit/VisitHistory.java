@@ -16,8 +16,7 @@ import org.springframework.stereotype.Component;
 class VisitHistory {
 
     private static final int MOST = 6;
-    /** A call-back comes within a month (common practice). */
-    private static final int CALL_BACK_DAYS = 30;
+    private static final double MINUTES_OF_A_DAY = 1440;
 
     private final VisitService service;
     private final VisitStore store;
@@ -46,11 +45,10 @@ class VisitHistory {
         Cases.Open open = service.open(login, id);
         List<PastView> past = store.earlier(open.visit().visit()).stream().limit(MOST).map(visit -> new PastView(VisitController.JobView.of(visit), visit.closedAt(),
                 visit.outcome(), visit.decided(), workbench.at(() -> PastPage.of(open.now().unit(), store.entries(visit))))).toList();
-        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(this::callBack).orElse(Message.NOTHING), past);
+        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(this::days).map(PastPage::callBack).orElse(Message.NOTHING), past);
     }
 
-    private Message callBack(Instant closed) {
-        long days = Duration.between(closed, clock.instant()).toDays();
-        return days <= CALL_BACK_DAYS ? Message.of("history.call-back", new Message.Number(Math.max(0, days))) : Message.NOTHING;
+    private double days(Instant closed) {
+        return Math.max(0, Duration.between(closed, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
     }
 }
