@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { answer, api, type Verdict } from '../api/client'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
@@ -15,6 +17,12 @@ const words = {
   NOT_YET: 'Not proven',
   UNEXPLAINED: 'not explained by the model',
 }
+/** What was found before each repair; what stands now where nothing was repaired. */
+const { data: verdicts } = useQuery({
+  queryKey: ['visit', props.id, 'verdicts', () => page.value?.entries],
+  queryFn: () => answer<Verdict[]>(api.GET('/api/visits/{id}/verdicts', { params: { path: { id: props.id } } })),
+})
+const found = computed(() => verdicts.value ?? (page.value ? [page.value.verdict] : []))
 const log = computed(() => page.value?.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
 const print = () => window.print()
 </script>
@@ -36,17 +44,14 @@ const print = () => window.print()
     </header>
     <hr class="rule" />
     <h2 class="h5">Found</h2>
-    <p>
-      <strong>{{ page.verdict.label }}</strong> ({{ words[page.verdict.status] }},
-      {{ percent(page.verdict.probability) }}). {{ page.verdict.remedy }}.
-    </p>
-    <ProofList :verdict="page.verdict" />
-    <p v-if="page.verdict.skipped.length" class="mt-2">
-      <strong>Not shown:</strong> {{ page.verdict.skipped.join('; ') }}
-    </p>
-    <p v-if="page.verdict.untested.length" class="mt-2">
-      <strong>Untested downstream:</strong> {{ page.verdict.untested.join(', ') }}
-    </p>
+    <section v-for="(v, i) in found" :key="i" data-test="found">
+      <p>
+        <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.
+      </p>
+      <ProofList :verdict="v" />
+      <p v-if="v.skipped.length" class="mt-2"><strong>Not shown:</strong> {{ v.skipped.join('; ') }}</p>
+      <p v-if="v.untested.length" class="mt-2"><strong>Untested downstream:</strong> {{ v.untested.join(', ') }}</p>
+    </section>
     <h2 class="h5">Measured</h2>
     <table class="table">
       <thead>

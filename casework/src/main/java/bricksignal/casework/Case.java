@@ -166,6 +166,17 @@ public final class Case {
         return lines.stream().filter(line -> line.filed().id().equals(id)).findFirst().orElse(null);
     }
 
+    /** The case as it stood before each repair that counts, oldest first. */
+    public List<Case> beforeRepairs() {
+        List<Case> before = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            if (lines.get(i).counts() && lines.get(i).filed().entry() instanceof Entry.Repaired) {
+                before.add(of(unit, policy, entries().subList(0, i)));
+            }
+        }
+        return before;
+    }
+
     /** True where an entry only adds to what is known: it takes nothing back and changes nothing that was said before. */
     private boolean goesOn(Filed filed) {
         boolean twinAgain = filed.entry() instanceof Entry.Twin twin && lines.stream().anyMatch(line ->

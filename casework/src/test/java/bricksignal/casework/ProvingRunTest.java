@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Refused;
+import bricksignal.casework.page.Details;
 import bricksignal.casework.page.ProvingPage;
 import bricksignal.casework.page.ProvingPage.Item;
 import bricksignal.casework.page.ProvingPage.Kind;
@@ -66,6 +67,16 @@ class ProvingRunTest {
         assertThat(ENGLISH.words(after.due())).contains("in w.c.");
         assertThat(said(ProvingPage.blocks(with(FURNACE, HOSE, low, SAFE, NO_MONOXIDE)))).contains("0.3 in w.c.");
         assertThat(item(ProvingPage.of(with(FURNACE, HOSE, low, new Entry.TestReading("draft-gauge", "1.05"))), "draft-gauge").state()).isEqualTo(State.GOOD);
+    }
+
+    /** After the hose was renewed nothing is wrong any more; what was found is what stood before that. */
+    @Test
+    void whatWasFoundStandsInTheRecordAfterTheRepair() {
+        Case now = with(FURNACE, new Entry.Pattern(null, "4 flashes"), new Entry.Answer("hear-inducer", true), new Entry.TestReading("draft-gauge", "0.3"),
+                new Entry.Answer("see-hose", true), HOSE, new Entry.TestReading("draft-gauge", "1.05"));
+        assertThat(ENGLISH.words(Details.verdict(now))).contains("hose").doesNotContain("nothing wrong");
+        assertThat(Details.verdicts(now)).singleElement().satisfies(found -> assertThat(ENGLISH.words(found.part())).contains("hose"));
+        assertThat(Details.verdicts(with(FURNACE))).as("nothing was repaired: what stands").hasSize(1);
     }
 
     @Test

@@ -52,6 +52,11 @@ public final class CasePages {
         return new CasePages(now).page();
     }
 
+    /** What can be said of a case. */
+    static CasePage.VerdictPage verdict(Case now) {
+        return new CasePages(now).verdict(now.advice().verdict());
+    }
+
     private CasePage page() {
         Advice advice = now.advice();
         boolean ask = !advice.done() && !advice.proposals().isEmpty();

@@ -17,6 +17,7 @@ import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What of a case is shown when somebody asks for it. */
@@ -44,11 +45,24 @@ public final class Details {
             boolean offered) {
     }
 
-    /** The verdict in one line, as it is kept when the visit is closed. */
+    /** The verdict in one line, as it is kept when the visit is closed: what was found before each repair, or what is found now. */
     public static Message verdict(Case now) {
-        Verdict verdict = now.advice().verdict();
-        return Message.of("verdict.kept", now.diagnosis().hypothesis(verdict.leader()).label(),
-                Message.of("verdict." + verdict.status()), new Message.Share(verdict.probability()));
+        return Message.items(Message.Joint.SEMICOLON, found(now).map(then -> {
+            Verdict verdict = then.advice().verdict();
+            return Message.of("verdict.kept", then.diagnosis().hypothesis(verdict.leader()).label(), Message.of("verdict." + verdict.status()),
+                    new Message.Share(verdict.probability()));
+        }).toList());
+    }
+
+    /** The cases in which something was found: as each stood before a repair, or as it stands where nothing was repaired. */
+    private static Stream<Case> found(Case now) {
+        List<Case> before = now.beforeRepairs();
+        return before.isEmpty() ? Stream.of(now) : before.stream();
+    }
+
+    /** What was found on a visit, one verdict for each repair; the verdict as it stands where nothing was repaired. */
+    public static List<CasePage.VerdictPage> verdicts(Case now) {
+        return found(now).map(CasePages::verdict).toList();
     }
 
     /** A test that somebody chose: one that proof misses is made to prove, any other to tell suspects apart. */

@@ -181,10 +181,7 @@ final class ProvingRun {
     }
 
     private List<Part> neverFed() {
-        List<Line> lines = now.lines();
-        int last = lines.lastIndexOf(lines.stream().filter(line -> line.counts() && line.filed().entry() instanceof Entry.Repaired).reduce((a, b) -> b).orElseThrow());
-        Case before = Case.of(now.unit(), now.policy(), lines.subList(0, last).stream().map(Line::filed).toList());
-        return ProofGate.verdict(before.diagnosis()).untested().stream().map(model::part).toList();
+        return now.beforeRepairs().stream().flatMap(before -> ProofGate.verdict(before.diagnosis()).untested().stream()).distinct().map(model::part).toList();
     }
 
     /** What shows on a clamp that a part works. */
