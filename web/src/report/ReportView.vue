@@ -18,11 +18,10 @@ const words = {
   UNEXPLAINED: 'not explained by the model',
 }
 /** What was found before each repair; what stands now where nothing was repaired. */
-const { data: verdicts } = useQuery({
+const { data: found, error: unfound } = useQuery({
   queryKey: ['visit', props.id, 'verdicts', () => page.value?.entries],
   queryFn: () => answer<Verdict[]>(api.GET('/api/visits/{id}/verdicts', { params: { path: { id: props.id } } })),
 })
-const found = computed(() => verdicts.value ?? (page.value ? [page.value.verdict] : []))
 const log = computed(() => page.value?.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
 const print = () => window.print()
 </script>
@@ -44,6 +43,8 @@ const print = () => window.print()
     </header>
     <hr class="rule" />
     <h2 class="h5">Found</h2>
+    <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
+    <p v-else-if="!found" class="soft">Fetching what was found.</p>
     <section v-for="(v, i) in found" :key="i" data-test="found">
       <p>
         <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.

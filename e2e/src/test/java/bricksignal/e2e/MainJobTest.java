@@ -168,7 +168,7 @@ class MainJobTest {
     }
 
     private static void pageIsPrinted(Browser browser, String fault) {
-        browser.see("[data-test=report-page]");
+        browser.see("[data-test=found]");
         assertThat(browser.text("[data-test=report-page]")).contains("Found", "Measured", "Decided",
                 label(fault), "Proven", "three cycles watched", "maker's instructions");
         Pdf pdf = browser.driver().print(new PrintOptions());

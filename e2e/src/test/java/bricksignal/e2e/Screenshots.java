@@ -84,7 +84,7 @@ public final class Screenshots {
                 proved(laptop, ines, ferry);
                 ines.closeFixed(ferry, "Hose renewed, port cleared, three cycles watched.");
                 laptop.go("/visits/" + ferry + "/report");
-                take(laptop, "[data-test=report-page]", "report");
+                take(laptop, "[data-test=found]", "report");
             }
         }
         System.exit(0);
