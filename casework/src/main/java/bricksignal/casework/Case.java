@@ -9,6 +9,8 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.proof.ProofGate;
+import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
@@ -133,6 +135,12 @@ public final class Case {
             advice = known;
         }
         return known;
+    }
+
+    /** What can be said; for a case of which no advice is asked, without weighing what to do next. */
+    public Verdict verdict() {
+        Advice known = advice;
+        return known == null ? ProofGate.verdict(diagnosis, policy.school()) : known.verdict();
     }
 
     /** Temporary changes that are in the unit: put in and neither taken out nor taken back. */

@@ -5,6 +5,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.diagnosis.chain.Chain;
 import bricksignal.core.unit.Ladder;
 import bricksignal.core.unit.Moment;
@@ -13,6 +14,7 @@ import bricksignal.core.unit.UnitModel;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** The unit that a case is about, ready to reason with, and its drawing. Safe for use by several threads. */
@@ -23,6 +25,7 @@ public final class CaseUnit {
     private final String key;
     private final CompiledPack pack;
     private final List<Chain> chains;
+    private final Optional<Waiting> waiting;
     private final Map<String, Double> mostVolts = new LinkedHashMap<>();
     private final Map<String, Ladder> ladders = new ConcurrentHashMap<>();
 
@@ -30,6 +33,7 @@ public final class CaseUnit {
         this.key = key;
         this.pack = pack;
         this.chains = Chain.of(pack);
+        this.waiting = Waiting.of(pack);
         for (Point point : pack.model().points()) {
             mostVolts.put(point.net(), pack.model().moments().stream().mapToDouble(moment -> at(moment).rms(point.net(),
                     point.against())).max().orElse(0));
@@ -56,6 +60,11 @@ public final class CaseUnit {
     /** Its series chains. */
     public List<Chain> chains() {
         return chains;
+    }
+
+    /** What it does by itself after power came; empty where it rests at once. */
+    public Optional<Waiting> waiting() {
+        return waiting;
     }
 
     public UnitModel model() {

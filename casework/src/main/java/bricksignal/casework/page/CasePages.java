@@ -54,7 +54,7 @@ public final class CasePages {
 
     /** What can be said of a case. */
     static CasePage.VerdictPage verdict(Case now) {
-        return new CasePages(now).verdict(now.advice().verdict());
+        return new CasePages(now).verdict(now.verdict());
     }
 
     private CasePage page() {

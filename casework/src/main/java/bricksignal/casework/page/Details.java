@@ -48,7 +48,7 @@ public final class Details {
     /** The verdict in one line, as it is kept when the visit is closed: what was found before each repair, or what is found now. */
     public static Message verdict(Case now) {
         return Message.items(Message.Joint.SEMICOLON, found(now).map(then -> {
-            Verdict verdict = then.advice().verdict();
+            Verdict verdict = then.verdict();
             return Message.of("verdict.kept", then.diagnosis().hypothesis(verdict.leader()).label(), Message.of("verdict." + verdict.status()),
                     new Message.Share(verdict.probability()));
         }).toList());

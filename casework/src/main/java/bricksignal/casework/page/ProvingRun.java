@@ -12,7 +12,6 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.diagnosis.plan.TestCost;
-import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.unit.Acceptance;
 import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Part;
@@ -21,7 +20,6 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -43,6 +41,8 @@ final class ProvingRun {
     private final List<Line> since;
     private final List<Observation> seen;
     private final List<Part> repaired;
+    /** What is wrong first, then what is missing, cheapest first. */
+    private final List<Item> items;
 
     ProvingRun(Case now) {
         this.now = now;
@@ -56,19 +56,23 @@ final class ProvingRun {
         this.since = counting.subList(last + 1, counting.size());
         this.seen = now.diagnosis().sinceRepair();
         this.repaired = now.diagnosis().repaired().stream().map(model::part).toList();
+        this.items = items().sorted(Comparator.comparing(Item::state).thenComparingDouble(Item::minutes)).toList();
     }
 
     ProvingPage page() {
-        return new ProvingPage(!repaired.isEmpty(), items().sorted(Comparator.comparing(Item::state).thenComparingDouble(Item::minutes)).toList(), blocks());
+        return new ProvingPage(!repaired.isEmpty(), items, blocks());
     }
 
     /** Nothing temporary in it, nothing out of its limits, and the safeties said to be in. */
     List<Message> blocks() {
-        List<Message> blocks = new ArrayList<>();
-        items().filter(item -> item.state() == State.BAD).forEach(item -> blocks.add(item.kind() == Kind.CHANGE ? Message.of("prove.still-in", item.what())
-                : Message.of("prove.not-so", item.what(), item.found())));
-        items().filter(item -> item.kind() == Kind.SAFETY && item.state() == State.MISSING).forEach(item -> blocks.add(Message.of("prove.unsaid", item.what())));
-        return blocks;
+        return items.stream().filter(item -> item.state() == State.BAD || item.kind() == Kind.SAFETY && item.state() == State.MISSING).map(ProvingRun::block).toList();
+    }
+
+    private static Message block(Item item) {
+        if (item.state() == State.MISSING) {
+            return Message.of("prove.unsaid", item.what());
+        }
+        return item.kind() == Kind.CHANGE ? Message.of("prove.still-in", item.what()) : Message.of("prove.not-so", item.what(), item.found());
     }
 
     private Stream<Item> items() {
@@ -181,7 +185,7 @@ final class ProvingRun {
     }
 
     private List<Part> neverFed() {
-        return now.beforeRepairs().stream().flatMap(before -> ProofGate.verdict(before.diagnosis()).untested().stream()).distinct().map(model::part).toList();
+        return now.beforeRepairs().stream().flatMap(before -> before.verdict().untested().stream()).distinct().map(model::part).toList();
     }
 
     /** What shows on a clamp that a part works. */

@@ -82,7 +82,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
                 model.calls().stream().map(call -> call(model, call)).toList(), complaints(pack),
                 model.cautions().stream().filter(c -> c.role() == Caution.Role.COMBUSTION).map(Caution::says).toList(),
-                Waiting.of(pack).map(UnitPage::waits).orElse(null), Message.of("defer"));
+                unit.waiting().map(UnitPage::waits).orElse(null), Message.of("defer"));
     }
 
     private static List<Complaint> complaints(CompiledPack pack) {

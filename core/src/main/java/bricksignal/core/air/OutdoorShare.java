@@ -11,6 +11,9 @@ import java.util.Optional;
  */
 public record OutdoorShare(double share, double sigma) {
 
+    /** One standard deviation of a thermometer in a duct, degrees Fahrenheit (from memory). */
+    public static final double THERMOMETER_F = 0.7;
+
     /** The signal of an actuator: shut, and by how much more it is wide open (common practice: 2 to 10 V DC). */
     private static final double SHUT_VOLTS = 2;
     private static final double RANGE_VOLTS = 8;

@@ -6,8 +6,6 @@ import java.util.List;
 /** The least position of an outdoor damper: from the share that three thermometers show at a position to the share that people need; as far as the damper is even. */
 final class DamperPosition extends Calculator {
 
-    /** One standard deviation of a thermometer in a duct, degrees Fahrenheit (from memory). */
-    private static final double THERMOMETER_F = 0.7;
     private static final double PERCENT = 100;
 
     DamperPosition() {
@@ -17,7 +15,7 @@ final class DamperPosition extends Calculator {
 
     @Override
     Finding find(Given given) {
-        OutdoorShare measured = OutdoorShare.of(given.number("outdoor"), given.number("return"), given.number("mixed"), THERMOMETER_F)
+        OutdoorShare measured = OutdoorShare.of(given.number("outdoor"), given.number("return"), given.number("mixed"), OutdoorShare.THERMOMETER_F)
                 .orElseThrow(() -> new Misfit("mixed", "three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies outside of both"));
         double share = Math.max(measured.share(), measured.sigma());
         double position = Math.min(PERCENT, given.number("position") * given.number("wanted") / (PERCENT * share));

@@ -21,9 +21,10 @@ import java.util.stream.Stream;
 public record IsolationPlan(Control building, Control unit, List<Relay> relays, List<Wire> wires, List<Load> loads, double coilVolts,
         boolean pullsIn, List<Alone> alone) {
 
-    private static final double VOLTS = 24;
+    /** What a control circuit is made for. */
+    public static final double VOLTS = 24;
     /** A relay pulls in from 85 % of its rated volts (common practice). */
-    private static final double PULLS_IN = 0.85;
+    public static final double PULLS_IN = 0.85;
     /** Class 2: at most 100 VA, and a fuse of at most 100 over the volts (NFPA 70 article 725 and chapter 9 table 11, from memory). */
     private static final double CLASS_2_VA = 100;
     private static final List<Double> FUSES = List.of(0.5, 1.0, 2.0, 3.0, 4.0);

@@ -24,8 +24,6 @@ class EconomizerController {
     private static final double METRES_OF_A_FOOT = 0.3048;
     /** Grains in a pound: moisture of the trade's charts. */
     private static final double GRAINS = 7000;
-    /** One standard deviation of a thermometer in a duct, degrees Fahrenheit (from memory). */
-    private static final double THERMOMETER_F = 0.7;
     private static final List<Double> LINES = List.of(0.2, 0.4, 0.6, 0.8, 1.0);
 
     /**
@@ -91,7 +89,7 @@ class EconomizerController {
         Economizer economizer = Tools.computed(input::economizer);
         Changeover.Judgement judgement = economizer.judgement();
         Double mixed = input.mixedF();
-        MeasuredShare measured = mixed == null ? null : OutdoorShare.of(input.outdoorF(), input.returnF(), mixed, THERMOMETER_F)
+        MeasuredShare measured = mixed == null ? null : OutdoorShare.of(input.outdoorF(), input.returnF(), mixed, OutdoorShare.THERMOMETER_F)
                 .map(share -> new MeasuredShare(PERCENT * share.share(), PERCENT * share.sigma())).orElse(null);
         return new EconomizerView(AirState.of(economizer.outdoor()), AirState.of(economizer.returned()), AirState.of(economizer.mixed()), judgement.free(),
                 judgement.by(), Changeover.limitF(input.zone()), PERCENT * economizer.share(), OutdoorShare.volts(economizer.share()), measured,

@@ -3,8 +3,6 @@ package bricksignal.server.visit;
 import bricksignal.casework.page.PastPage;
 import bricksignal.core.words.Message;
 import bricksignal.server.problem.Workbench;
-import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -16,12 +14,10 @@ import org.springframework.stereotype.Component;
 class VisitHistory {
 
     private static final int MOST = 6;
-    private static final double MINUTES_OF_A_DAY = 1440;
 
     private final VisitService service;
     private final VisitStore store;
     private final Workbench workbench;
-    private final Clock clock = Clock.systemUTC();
 
     VisitHistory(VisitService service, VisitStore store, Workbench workbench) {
         this.service = service;
@@ -45,10 +41,6 @@ class VisitHistory {
         Cases.Open open = service.open(login, id);
         List<PastView> past = store.earlier(open.visit().visit()).stream().limit(MOST).map(visit -> new PastView(VisitController.JobView.of(visit), visit.closedAt(),
                 visit.outcome(), visit.decided(), workbench.at(() -> PastPage.of(open.now().unit(), store.entries(visit))))).toList();
-        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(this::days).map(PastPage::callBack).orElse(Message.NOTHING), past);
-    }
-
-    private double days(Instant closed) {
-        return Math.max(0, Duration.between(closed, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
+        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), past);
     }
 }

@@ -103,10 +103,15 @@ class VisitStore {
     @Transactional(readOnly = true)
     Optional<Filed> lastVisit(Visit visit) {
         return earlier(visit).stream().findFirst().flatMap(last -> Optional.ofNullable(last.closedAt()).map(closed -> {
-            double days = Math.floor(Duration.between(closed, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
+            double days = Math.floor(daysSince(closed));
             return new Filed(UUID.nameUUIDFromBytes((visit.id() + " after " + last.id()).getBytes(StandardCharsets.UTF_8)).toString(),
-                    clock.millis(), null, new Entry.Visited(Math.max(0, days), changedOn(last), false));
+                    clock.millis(), null, new Entry.Visited(days, changedOn(last), false));
         })).filter(filed -> ((Entry.Visited) filed.entry()).days() <= MOST_DAYS);
+    }
+
+    /** Days since then, at least 0. */
+    double daysSince(Instant then) {
+        return Math.max(0, Duration.between(then, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
     }
 
     /** The part that was repaired last on a visit and not taken back, by id; null where none was. */
