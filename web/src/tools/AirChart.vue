@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { MARGIN, path, region, sheet, type Air } from './airChart'
+import { useSheet } from './useSheet'
 
 const props = defineProps<{ air: Air }>()
 const figure = ref<HTMLElement>()
-const { width: measured } = useElementSize(figure)
-const width = computed(() => Math.max(300, Math.round(measured.value || 640)))
-const height = computed(() => Math.round(Math.min(460, Math.max(300, width.value * 0.66))))
+const { width, height } = useSheet(figure, { least: 300, most: 460, share: 0.66 })
 const on = computed(() => sheet(width.value, height.value))
 const states = computed(() => [
   { id: 'outdoor', word: 'outdoors', air: props.air.outdoor, shape: 'circle', below: true },
@@ -78,25 +76,6 @@ const states = computed(() => [
 <style scoped lang="scss">
 .chart {
   margin: 0;
-}
-svg {
-  display: block;
-  width: 100%;
-}
-text {
-  fill: var(--ink);
-  font-size: 13px;
-}
-.word {
-  font-weight: 700;
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 4px;
-}
-path,
-line {
-  fill: none;
-  stroke: var(--ink);
 }
 .hatch {
   stroke: var(--next);

@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { components } from '../api/schema'
 import { drawn } from './curve'
+import { useSheet } from './useSheet'
 
 /** Lines over one axis, and where this unit stands on them. */
 const props = defineProps<{ curve: components['schemas']['Curve'] }>()
 const figure = ref<HTMLElement>()
-const { width: measured } = useElementSize(figure)
-const width = computed(() => Math.max(300, Math.round(measured.value || 640)))
-const height = computed(() => Math.round(Math.min(380, Math.max(240, width.value * 0.55))))
+const { width, height } = useSheet(figure, { least: 240, most: 380, share: 0.55 })
 const on = computed(() => drawn(props.curve, width.value, height.value))
 const title = computed(() => `${props.curve.up.label} by ${props.curve.across.label}`)
 </script>
@@ -52,25 +50,8 @@ const title = computed(() => `${props.curve.up.label} by ${props.curve.across.la
 .chart {
   margin: 0.75rem 0 0;
 }
-svg {
-  display: block;
-  width: 100%;
-}
 text {
-  fill: var(--ink);
-  font-size: 13px;
   font-variant-numeric: tabular-nums;
-}
-.word {
-  font-weight: 700;
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 4px;
-}
-path,
-line {
-  fill: none;
-  stroke: var(--ink);
 }
 .grid {
   stroke: var(--line-soft);

@@ -229,7 +229,7 @@ const complaints = computed(() =>
         </ul>
       </section>
     </div>
-    <RouterLink class="key next onward" :to="{ name: 'power', params: route.params }" data-test="to-power"
+    <RouterLink class="key next go-on" :to="{ name: 'power', params: route.params }" data-test="to-power"
       >Go on to power and call</RouterLink
     >
   </main>
@@ -325,20 +325,10 @@ const complaints = computed(() =>
 .checks li.done {
   color: var(--ink-soft);
 }
-.onward {
-  position: fixed;
-  right: 1rem;
-  bottom: 1rem;
-  min-height: 56px;
-  padding-inline: 1.5rem;
-}
 @media (max-width: 700px) {
   .two {
     grid-template-columns: minmax(0, 1fr);
     gap: 1.5rem;
-  }
-  .onward {
-    left: 1rem;
   }
 }
 </style>

@@ -123,7 +123,7 @@ async function take() {
       </form>
       <CallPanel />
     </div>
-    <RouterLink class="key next onward" :to="{ name: 'work', params: route.params }" data-test="to-work"
+    <RouterLink class="key next go-on" :to="{ name: 'work', params: route.params }" data-test="to-work"
       >Go on to the work</RouterLink
     >
     <CableTable />
@@ -263,13 +263,6 @@ async function take() {
   width: 24px;
   height: 24px;
 }
-.onward {
-  position: fixed;
-  right: 1rem;
-  bottom: 1rem;
-  min-height: 56px;
-  padding-inline: 1.5rem;
-}
 @media (max-width: 900px) {
   .chains {
     flex-wrap: nowrap;
@@ -300,7 +293,7 @@ async function take() {
     border-bottom: 0;
     padding-top: 0.5rem;
   }
-  .onward {
+  .key.go-on {
     position: static;
     width: 100%;
   }

@@ -42,7 +42,7 @@ const day = (at?: string | null) =>
         <p v-if="v.past.stillIn.length" class="problem mb-1">Nobody took out: {{ v.past.stillIn.join(', ') }}</p>
       </li>
     </ol>
-    <RouterLink class="key next onward" :to="{ name: 'before', params: route.params }" data-test="to-before"
+    <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before"
       >Go on: before the power is touched</RouterLink
     >
   </main>
@@ -65,17 +65,5 @@ const day = (at?: string | null) =>
 .past li {
   padding: 0.75rem 0;
   border-bottom: 1px solid var(--line-soft);
-}
-.onward {
-  position: fixed;
-  right: 1rem;
-  bottom: 1rem;
-  min-height: 56px;
-  padding-inline: 1.5rem;
-}
-@media (max-width: 700px) {
-  .onward {
-    left: 1rem;
-  }
 }
 </style>
