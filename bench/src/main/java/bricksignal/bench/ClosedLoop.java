@@ -48,13 +48,13 @@ final class ClosedLoop {
     }
 
     /** How a visit ended with a stranger: the verdict, and what it took. */
-    record Visit(Verdict verdict, int tests, double minutes) {
+    record Visit(Diagnosis diagnosis, Verdict verdict, int tests, double minutes) {
     }
 
     /** The advice leads until it has no more to ask. */
     Visit visited(Technician technician) {
         Measured m = measure(technician, Diagnosis.of(pack, technician.lamps()));
-        return new Visit(ProofGate.verdict(m.diagnosis(), policy.school()), m.tests(), m.minutes());
+        return new Visit(m.diagnosis(), ProofGate.verdict(m.diagnosis(), policy.school()), m.tests(), m.minutes());
     }
 
     /** What was measured until the advice had no more to ask. */

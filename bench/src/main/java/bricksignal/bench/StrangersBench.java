@@ -4,6 +4,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.proof.Verdict;
@@ -107,6 +108,13 @@ final class StrangersBench {
             HypothesisId leader = verdict.leader();
             System.out.printf("  wrong: %s taken for %s, %s at %.3f after %d tests%n", fault.id().text(), leader.text(), verdict.status(),
                     verdict.probability(), visit.tests());
+            visit.diagnosis().observations().forEach(seen -> System.out.printf("    %8.2g times as likely as in truth: %s%n",
+                    visit.diagnosis().likelihood(seen, leader) / visit.diagnosis().likelihood(seen, fault.id()), told(seen)));
         }
+    }
+
+    private static String told(Observation seen) {
+        return seen instanceof Observation.Reading reading ? reading.test().id() + " reads " + reading.value()
+                : seen instanceof Observation.Answer answer ? answer.test().id() + (answer.yes() ? " yes" : " no") : seen.toString();
     }
 }

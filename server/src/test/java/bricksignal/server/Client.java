@@ -78,6 +78,25 @@ public final class Client {
         return send(request(path).header("Content-Type", "text/csv").POST(HttpRequest.BodyPublishers.ofString(text)));
     }
 
+    /** A text as JSON. */
+    public static JsonNode read(String text) {
+        return JSON.readTree(text);
+    }
+
+    /** What comes as bytes. */
+    public byte[] bytes(String path) {
+        try {
+            HttpResponse<byte[]> reply = http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(reply.statusCode()).as(path).isEqualTo(200);
+            return reply.body();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** A part of an answer, to be sent back. */
     public static Object plain(JsonNode node) {
         return JSON.treeToValue(node, Object.class);

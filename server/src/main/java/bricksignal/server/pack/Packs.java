@@ -93,6 +93,17 @@ public class Packs {
     }
 
     /**
+     * Keeps the text of a family that a visit from elsewhere was read with.
+     *
+     * @return its digest
+     */
+    public String keep(String family, String text) {
+        String digest = digest(text);
+        transaction.executeWithoutResult(status -> texts.keep(digest, family, text));
+        return digest;
+    }
+
+    /**
      * Puts a pack of the company beside those that ship, or another version in the place of the one before. Visits that are under way
      * keep what they were begun with.
      *

@@ -10,6 +10,7 @@ import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
+import bricksignal.server.log.Evidence;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.Workbench;
@@ -71,6 +72,22 @@ public class VisitService {
     /** A visit as it stands. */
     Cases.Open open(String login, UUID id) {
         return cases.open(login, id);
+    }
+
+    /**
+     * All that is kept of a visit.
+     *
+     * @param digest names the text of the family that it is read with
+     * @param entries oldest first
+     */
+    public record Kept(Visit visit, Case now, String digest, List<Evidence> entries, List<VisitEvent> events) {
+    }
+
+    /** All that is kept of a visit, for its report and for going elsewhere. */
+    public Kept kept(String login, UUID id) {
+        Cases.Open open = open(login, id);
+        Visit visit = open.visit().visit();
+        return new Kept(visit, open.now(), open.visit().unit().digest(), store.log(visit), store.events(id));
     }
 
     /** Something made of a visit as it stands. */

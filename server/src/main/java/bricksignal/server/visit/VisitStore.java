@@ -125,7 +125,13 @@ class VisitStore {
     /** All entries of a visit, oldest first. */
     @Transactional(readOnly = true)
     List<Filed> entries(Visit visit) {
-        return log.of(visit.id(), 0).stream().map(json::read).toList();
+        return log(visit).stream().map(json::read).toList();
+    }
+
+    /** The same as they are stored. */
+    @Transactional(readOnly = true)
+    List<Evidence> log(Visit visit) {
+        return log.of(visit.id(), 0);
     }
 
     /** When it was closed and opened again. */

@@ -70,7 +70,7 @@ final class DirectEvidence {
     }
 
     /** True if an observation is evidence at the part. */
-    private boolean shows(Observation observation) {
+    boolean shows(Observation observation) {
         if (observation instanceof Observation.Reading r && evidence.isAtThePart(r.test())) {
             boolean supplied = evidence.provesSupply(r.test());
             double nominal = Math.abs(pack.predictions().nominalValue(r.test()));
@@ -81,7 +81,7 @@ final class DirectEvidence {
     }
 
     /** Much more likely in this fault than in the unit in good order. */
-    private boolean speaks(Observation observation) {
+    boolean speaks(Observation observation) {
         return diagnosis.likelihood(observation, leader) >= TELLS * diagnosis.likelihood(observation, pack.space().nothing());
     }
 

@@ -108,6 +108,9 @@ public final class ProofGate {
             DirectEvidence evidence = new DirectEvidence(diagnosis, leader, fault, group);
             items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
                     : List.of(evidence.item(part)));
+            if (part.kind() != Part.Kind.BOARD && !hypothesis.intermittent()) {
+                BothEnds.item(diagnosis, evidence, fault, part).map(ProofItem::strict).ifPresent(items::add);
+            }
             if (fault.kind() == Fault.Kind.SET_WRONG) {
                 evidence.effect(part).ifPresent(items::add);
             }

@@ -1,0 +1,55 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Case;
+import bricksignal.casework.entry.Entry;
+import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.words.Message;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * What is kept of a visit and handed over: what was found, what was measured, what was done, and what nobody has shown.
+ *
+ * @param found a verdict for each repair, or the one that stands
+ * @param measured what was seen, read, answered, oldest first
+ * @param settings switches and parameters, where they stood and where they were left
+ * @param done what was repaired or replaced, what was put in for a test and taken out
+ * @param notes remarks
+ * @param proving what proves the repair; empty where nothing was repaired
+ * @param untested what never got power and was not tested, as people say it
+ * @param diagram when everything comes and goes
+ * @param taps what was seen of the sequence
+ * @param cautions what to mind at this unit
+ * @param defer what comes before anything that is said
+ */
+public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine> measured, List<CasePage.LogLine> settings, List<CasePage.LogLine> done,
+        List<CasePage.LogLine> notes, List<ProvingPage.Item> proving, List<String> untested, TimingDiagram diagram, List<CasePage.Tap> taps,
+        List<String> cautions, Message defer) {
+
+    /** The report of a case. */
+    public static ReportPage of(Case now) {
+        CasePage page = CasePages.of(now);
+        UnitPage unit = UnitPage.of(now.unit());
+        List<CasePage.VerdictPage> found = Details.verdicts(now);
+        ProvingPage proving = ProvingPage.of(now);
+        return new ReportPage(found, lines(now, page, entry -> !isDone(entry) && !isSaid(entry)), lines(now, page, Entry.SetTo.class::isInstance),
+                lines(now, page, ReportPage::isDone), lines(now, page, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
+                found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), page.diagram(), page.taps(), unit.cautions(),
+                unit.defer());
+    }
+
+    private static boolean isDone(Entry entry) {
+        return entry instanceof Entry.Repaired || entry instanceof Entry.ChangeIn || entry instanceof Entry.ChangeOut;
+    }
+
+    /** What stands elsewhere in the report, or nowhere. */
+    private static boolean isSaid(Entry entry) {
+        return entry instanceof Entry.SetTo || entry instanceof Entry.Note || entry instanceof Entry.TakeBack || entry instanceof Entry.Safe;
+    }
+
+    private static List<CasePage.LogLine> lines(Case now, CasePage page, Predicate<Entry> wanted) {
+        return Stream.iterate(0, i -> i < now.lines().size(), i -> i + 1).filter(i -> now.lines().get(i).counts()
+                && wanted.test(now.lines().get(i).filed().entry())).map(i -> page.log().get(i)).toList();
+    }
+}

@@ -1,0 +1,70 @@
+package bricksignal.server.record;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.logging.Level;
+import java.util.logging.Logger;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+
+/** Documents as PDF, set in the face of the application; each is a template below {@code templates/} and what stands in it. */
+@Component
+public class Pdf {
+
+    private static final String FACE = "B612";
+    /** The library logs each step of each page; held here, for a logger that nobody holds forgets its level. */
+    private static final Logger CHATTER = Logger.getLogger("com.openhtmltopdf");
+
+    private final TemplateEngine templates = new TemplateEngine();
+
+    Pdf() {
+        CHATTER.setLevel(Level.SEVERE);
+        ClassLoaderTemplateResolver files = new ClassLoaderTemplateResolver();
+        files.setPrefix("templates/");
+        files.setSuffix(".html");
+        files.setTemplateMode(TemplateMode.HTML);
+        files.setCharacterEncoding("UTF-8");
+        templates.setTemplateResolver(files);
+    }
+
+    /** Sizes of paper (ISO 216; ANSI/ASME Y14.1). */
+    public enum Paper { A4, LETTER }
+
+    /**
+     * Makes a document.
+     *
+     * @param template its name
+     * @param values what stands in it, by name
+     */
+    public byte[] of(String template, Map<String, Object> values, Paper paper) {
+        Context context = new Context(Locale.ENGLISH, values);
+        context.setVariable("paper", paper.name().toLowerCase(Locale.ROOT));
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        PdfRendererBuilder builder = new PdfRendererBuilder();
+        builder.useFont(() -> font("B612-Regular.ttf"), FACE, 400, FontStyle.NORMAL, true);
+        builder.useFont(() -> font("B612-Bold.ttf"), FACE, 700, FontStyle.NORMAL, true);
+        builder.withProducer("Brick Signal");
+        builder.withHtmlContent(templates.process(template, context), null);
+        builder.toStream(pdf);
+        try {
+            builder.run();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return pdf.toByteArray();
+    }
+
+    private static InputStream font(String name) {
+        return Objects.requireNonNull(Pdf.class.getResourceAsStream("/fonts/" + name), name);
+    }
+}
