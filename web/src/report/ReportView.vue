@@ -1,38 +1,35 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { answer, api, type Verdict } from '../api/client'
+import { answer, api, type Report, type Verdict } from '../api/client'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
 import { outcomes } from '../visit/outcomes'
 import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
+import ReportFiles from './ReportFiles.vue'
+import ReportLines from './ReportLines.vue'
 
 const props = defineProps<{ id: string }>()
-const { visit, page, unit, error } = useVisit(() => props.id)
-const words = {
+const { visit, page, error } = useVisit(() => props.id)
+const words: Record<Verdict['status'], string> = {
   PROVEN: 'Proven',
   INDICATED: 'Indicated, proof is missing',
   NOT_YET: 'Not proven',
   UNEXPLAINED: 'not explained by the model',
 }
-/** What was found before each repair; what stands now where nothing was repaired. */
-const { data: found, error: unfound } = useQuery({
-  queryKey: ['visit', props.id, 'verdicts', () => page.value?.entries],
-  queryFn: () => answer<Verdict[]>(api.GET('/api/visits/{id}/verdicts', { params: { path: { id: props.id } } })),
+const states = { GOOD: 'good', BAD: 'not good', MISSING: 'missing' }
+const { data: report, error: unfound } = useQuery({
+  queryKey: ['visit', props.id, 'report', computed(() => page.value?.entries)],
+  queryFn: () => answer<Report>(api.GET('/api/visits/{id}/report', { params: { path: { id: props.id } } })),
 })
-const log = computed(() => page.value?.log.filter((l) => l.counts && l.kind !== 'TAKE_BACK') ?? [])
-const print = () => window.print()
 </script>
 
 <template>
   <TopBar title="Report" />
-  <main v-if="visit && page && unit" class="page report" data-test="report-page">
-    <div class="no-print tools">
-      <RouterLink class="key" :to="`/visits/${id}/verdict`">Back to the visit</RouterLink>
-      <button type="button" class="key next" @click="print">Print</button>
-    </div>
+  <main v-if="visit && page" class="page report" data-test="report-page">
+    <ReportFiles :id="id" />
     <header>
       <p class="eyebrow">Service report {{ visit.job.number }}</p>
       <h1 class="h3">{{ visit.job.site }}, {{ visit.job.unit }}</h1>
@@ -42,42 +39,55 @@ const print = () => window.print()
       <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
     </header>
     <hr class="rule" />
-    <h2 class="h5">Found</h2>
     <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
-    <p v-else-if="!found" class="soft">Fetching what was found.</p>
-    <section v-for="(v, i) in found" :key="i" data-test="found">
-      <p>
-        <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.
+    <p v-else-if="!report" class="soft">Fetching what was found.</p>
+    <template v-if="report">
+      <h2 class="h5">Found</h2>
+      <section v-for="(v, i) in report.found" :key="i" data-test="found">
+        <p>
+          <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.
+        </p>
+        <ProofList :verdict="v" />
+        <p v-if="v.skipped.length" class="mt-2"><strong>Not shown:</strong> {{ v.skipped.join('; ') }}</p>
+        <p v-if="v.damaged.length" class="mt-2"><strong>Died of it:</strong> {{ v.damaged.join(', ') }}</p>
+      </section>
+      <h2 class="h5">Measured and seen</h2>
+      <ReportLines v-if="report.measured.length" :lines="report.measured" good />
+      <p v-else class="soft">Nothing was measured.</p>
+      <TimingDiagram :diagram="report.diagram" :taps="report.taps" />
+      <template v-if="report.done.length">
+        <h2 class="h5">Done</h2>
+        <ReportLines :lines="report.done" />
+      </template>
+      <template v-if="report.settings.length">
+        <h2 class="h5">Settings, found and left</h2>
+        <ReportLines :lines="report.settings" />
+      </template>
+      <template v-if="report.proving.length">
+        <h2 class="h5">Proving run</h2>
+        <ul class="proving">
+          <li v-for="item in report.proving" :key="item.id">
+            <strong>{{ states[item.state] }}</strong> <span>{{ item.what }}</span>
+            <span class="soft"
+              >{{ item.due }}<template v-if="item.found">; found {{ item.found }}</template></span
+            >
+          </li>
+        </ul>
+      </template>
+      <template v-if="report.notes.length">
+        <h2 class="h5">Remarks</h2>
+        <p v-for="note in report.notes" :key="note.id">
+          <span class="num soft">{{ timeOfDay(note.madeAt) }}</span> {{ note.found }}
+        </p>
+      </template>
+      <h2 class="h5">Decided</h2>
+      <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome].report : '' }}. {{ visit.decided }}</p>
+      <p v-else>The visit is still open; nothing has been decided.</p>
+      <p v-if="report.untested.length">
+        <strong>Never got power and was not tested:</strong> {{ report.untested.join(', ') }}
       </p>
-      <ProofList :verdict="v" />
-      <p v-if="v.skipped.length" class="mt-2"><strong>Not shown:</strong> {{ v.skipped.join('; ') }}</p>
-      <p v-if="v.untested.length" class="mt-2"><strong>Untested downstream:</strong> {{ v.untested.join(', ') }}</p>
-    </section>
-    <h2 class="h5">Measured</h2>
-    <table class="table">
-      <thead>
-        <tr>
-          <th scope="col">Time</th>
-          <th scope="col">What</th>
-          <th scope="col">Found</th>
-          <th scope="col">In good order</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="l in log" :key="l.id">
-          <td class="num">{{ timeOfDay(l.madeAt) }}</td>
-          <td>{{ l.what }}</td>
-          <td class="num">{{ l.found }}</td>
-          <td class="num">{{ l.due || l.judgement }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-if="log.length === 0" class="soft">Nothing was measured.</p>
-    <TimingDiagram :diagram="page.diagram" />
-    <h2 class="h5 mt-3">Decided</h2>
-    <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome].report : '' }}. {{ visit.decided }}</p>
-    <p v-else>The visit is still open; nothing has been decided.</p>
-    <p class="caution">{{ unit.defer }}</p>
+      <p class="caution">{{ report.defer }}</p>
+    </template>
   </main>
   <main v-else-if="error" class="page">
     <p class="problem" role="alert">{{ error.message }}</p>
@@ -85,18 +95,27 @@ const print = () => window.print()
 </template>
 
 <style scoped lang="scss">
-.tools {
-  display: flex;
-  justify-content: space-between;
-  margin-bottom: 1rem;
-}
 h2 {
   margin-top: 1.25rem;
 }
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
+.proving {
+  list-style: none;
+  padding: 0;
+}
+.proving li {
+  display: grid;
+  grid-template-columns: 5rem minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0.1rem 1rem;
+  padding: 0.3rem 0;
+  border-bottom: 1px solid var(--line-soft);
+}
+@media (max-width: 700px) {
+  .proving li {
+    grid-template-columns: 5rem minmax(0, 1fr);
+  }
+  .proving li :last-child {
+    grid-column: 2;
+  }
 }
 @media print {
   .report {

@@ -48,6 +48,7 @@ import org.springframework.web.bind.annotation.RestController;
 class VisitController {
 
     private static final LocalDate FIRST_DAY = LocalDate.of(2000, 1, 1);
+    private static final int LONGEST_QUERY = 100;
     private static final LocalDate LAST_DAY = LocalDate.of(2200, 1, 1);
 
     private final VisitService service;
@@ -139,6 +140,15 @@ class VisitController {
                     + LAST_DAY + ".");
         }
         return service.jobs(principal.getName(), day).stream().map(JobView::of).toList();
+    }
+
+    /** Visits in which a text is found. */
+    @GetMapping("/api/visits")
+    List<JobView> found(Principal principal, @RequestParam String query) {
+        if (query.isBlank() || query.length() > LONGEST_QUERY) {
+            throw new BadInput("query", "Say what to look for, in 1 to " + LONGEST_QUERY + " characters: a site, a unit, a board, a complaint, a verdict, a name or a number.");
+        }
+        return service.found(principal.getName(), query).stream().map(JobView::of).toList();
     }
 
     /** Makes a job. Its unit may have to be made ready first, so its page is asked for on its own: a job is made once. */

@@ -19,10 +19,12 @@ import bricksignal.server.site.SiteUnits;
 import bricksignal.server.words.Words;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,6 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class VisitService {
 
     private static final int TRIES = 8;
+    private static final int MOST_FOUND = 60;
 
     private final Visits visits;
     private final VisitStore store;
@@ -58,6 +61,14 @@ public class VisitService {
     public List<Visit> jobs(String login, LocalDate day) {
         Account account = accounts.of(login);
         return visits.dueOn(day).stream().filter(visit -> VisitStore.maySee(account, visit)).toList();
+    }
+
+    /** Visits in which a text is found, newest first: a technician's own, or everybody's for a lead. */
+    @Transactional(readOnly = true)
+    List<Visit> found(String login, String text) {
+        Account account = accounts.of(login);
+        String like = "%" + text.trim().toLowerCase(Locale.ROOT).replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+        return visits.found(like, account.role() == Account.Role.LEAD ? null : account.id(), Limit.of(MOST_FOUND));
     }
 
     /** Makes a job for whoever asks. */

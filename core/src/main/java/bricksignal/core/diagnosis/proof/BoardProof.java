@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.proof;
 
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
+import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.ExprParser;
 import bricksignal.core.board.Input;
@@ -208,8 +209,25 @@ final class BoardProof {
                         .filter(input -> input instanceof Input.Voltage && senses.contains("in." + input.id())
                                 && Boolean.TRUE.equals(next.unit().inputs().get(input.id())))
                         .forEach(input -> items.add(sensed((Input.Voltage) input, test -> true))));
+                gauged(senses, left);
             }
         }
+    }
+
+    /** The process values that the unit in good order would have left the state by: each is read where it has, and is as it should be then. */
+    private void gauged(Set<String> senses, Expr state) {
+        List<Test.Reading> readings = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Reading r
+                && r.place() instanceof Place.Gauge gauge && senses.contains(gauge.quantity()) && !state.holds(goodAt(r))).map(Test.Reading.class::cast).toList();
+        readings.stream().map(test -> ((Place.Gauge) test.place()).quantity()).distinct().forEach(quantity -> {
+            List<Test.Reading> of = readings.stream().filter(test -> ((Place.Gauge) test.place()).quantity().equals(quantity)).toList();
+            items.add(log.item(Message.of("proof.heeded", of.get(0).label()), of::contains, (test, value) -> !pack.errors().onlyAMisread(test,
+                    pack.predictions().nominal(test), value)).strict());
+        });
+    }
+
+    /** The unit in good order at the moment of a test. */
+    private Env goodAt(Test test) {
+        return pack.nominal().run(pack.model().moment(test.moment()).scenario()).at(pack.catalogue().seconds(test.moment())).middle();
     }
 
     /** What comes when the unit in good order leaves a state. */

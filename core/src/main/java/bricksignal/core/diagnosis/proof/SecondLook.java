@@ -9,11 +9,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * No verdict hangs on one yes or no: where the cause would not be nearly sure without it, it is asked a second time. People look
  * at the wrong switch and wiggle the wrong plug, three to five times in a hundred (from memory), and a second look is the cheapest
- * guard; a number with its unit is checked as it is read. Common practice of careful technicians; no published source.
+ * guard; a number with its unit is checked as it is read, and read again only where half of it would do. Common practice of careful technicians; no published source.
  */
 final class SecondLook {
 
@@ -26,6 +27,8 @@ final class SecondLook {
     /** The cause: all that blames the same. */
     private final List<HypothesisId> cause;
     private final List<HypothesisId> others;
+    /** A fault gone half as far reads as one in good order does that is read wrong: there a number is taken twice too. */
+    private final boolean halfGone;
 
     private SecondLook(Diagnosis diagnosis, List<HypothesisId> group) {
         this.diagnosis = diagnosis;
@@ -33,6 +36,7 @@ final class SecondLook {
                 .collect(Collectors.partitioningBy(id -> DirectEvidence.blamesTheSame(diagnosis.pack(), group, id)));
         this.cause = alive.getOrDefault(true, List.of());
         this.others = alive.getOrDefault(false, List.of());
+        this.halfGone = group.get(0) instanceof HypothesisId.Milder;
     }
 
     /** One item for each test on which the verdict hangs, made once only. */
@@ -43,17 +47,22 @@ final class SecondLook {
     private List<ProofItem> items() {
         List<ProofItem> items = new ArrayList<>();
         for (Observation seen : diagnosis.sinceRepair()) {
-            if (seen instanceof Observation.Answer answer && madeOnce(answer.test()) && without(seen) < NEARLY_SURE) {
-                items.add(new ProofItem(Message.of("proof.second-look", answer.test().label()), false,
-                        List.of(answer.test().id())).strict().secondTime());
+            Test test = test(seen);
+            if (test != null && quick(test) && diagnosis.sinceRepair().stream().filter(o -> o.made(test)).count() == 1 && without(seen) < NEARLY_SURE) {
+                items.add(new ProofItem(Message.of("proof.second-look", test.label()), false, List.of(test.id())).strict().secondTime());
             }
         }
         return items;
     }
 
-    private boolean madeOnce(Test.Check check) {
-        boolean quick = !check.sense().changesAPart() && !check.sense().watches();
-        return quick && diagnosis.sinceRepair().stream().filter(o -> o.made(check)).count() == 1;
+    /** The test whose answer may hang on one look, or null. */
+    private @Nullable Test test(Observation seen) {
+        return seen instanceof Observation.Answer answer ? answer.test()
+                : halfGone && seen instanceof Observation.Reading reading && diagnosis.pack().catalogue().tests().contains(reading.test()) ? reading.test() : null;
+    }
+
+    private static boolean quick(Test test) {
+        return !(test instanceof Test.Check check) || !check.sense().changesAPart() && !check.sense().watches();
     }
 
     /** Probability of the cause if this had not been observed. */

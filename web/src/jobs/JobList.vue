@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { Job } from '../api/client'
+
+defineProps<{ jobs: Job[]; dated?: boolean }>()
+const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CLOSED: 'closed' }
+</script>
+
+<template>
+  <ol class="jobs">
+    <li v-for="job in jobs" :key="job.id">
+      <RouterLink :to="`/visits/${job.id}`" class="job">
+        <span class="no num">{{ job.number }}</span>
+        <span class="where">
+          <strong>{{ job.site }}</strong>
+          <span class="soft">{{ job.unit }} · {{ job.location }}</span>
+        </span>
+        <span class="complaint">{{ job.complaint }}</span>
+        <span class="state" :class="job.state.toLowerCase()">{{ words[job.state] }}</span>
+        <span class="soft by">
+          <template v-if="dated"
+            ><span class="num">{{ job.scheduledOn }}</span> ·
+          </template>
+          {{ job.technician }}<template v-if="dated && job.verdict"> · {{ job.verdict }}</template>
+        </span>
+      </RouterLink>
+    </li>
+  </ol>
+</template>
+
+<style scoped lang="scss">
+.jobs {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.job {
+  display: grid;
+  grid-template-columns: 2.5rem minmax(0, 15rem) minmax(0, 1fr) 5rem;
+  gap: 0.1rem 1rem;
+  padding: 0.9rem 0.25rem;
+  min-height: 64px;
+  border-bottom: 1px solid var(--line-soft);
+  text-decoration: none;
+}
+.job:hover {
+  background: var(--paper-2);
+}
+.where {
+  display: grid;
+}
+.state {
+  font-weight: 700;
+  text-align: right;
+}
+.state.open::before {
+  content: '● ';
+}
+.state.planned::before {
+  content: '○ ';
+}
+.state.closed {
+  font-weight: 400;
+}
+.by {
+  grid-column: 3;
+}
+@media (max-width: 700px) {
+  .job {
+    grid-template-columns: 2rem minmax(0, 1fr) 4.5rem;
+  }
+  .complaint,
+  .by {
+    grid-column: 2 / -1;
+  }
+  .state {
+    grid-column: 3;
+    grid-row: 1;
+  }
+}
+</style>

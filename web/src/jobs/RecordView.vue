@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { answer, api, type Job } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
+import TopBar from '../common/TopBar.vue'
+import JobList from './JobList.vue'
+
+/** Waits for a pause in typing. */
+const PAUSE_MS = 250
+
+const route = useRoute()
+const router = useRouter()
+const queries = useQueryClient()
+const text = ref(typeof route.query.query === 'string' ? route.query.query : '')
+const asked = refDebounced(text, PAUSE_MS)
+const wanted = computed(() => asked.value.trim())
+watch(wanted, (query) => void router.replace({ query: query ? { query } : {} }))
+const found = useQuery({
+  queryKey: computed(() => ['found', wanted.value]),
+  queryFn: () => answer<Job[]>(api.GET('/api/visits', { params: { query: { query: wanted.value } } })),
+  enabled: computed(() => wanted.value.length > 0),
+})
+const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')), retry: false, staleTime: 60_000 })
+const lead = computed(() => me.data.value?.role === 'LEAD')
+
+const { attempt, busy, problem } = useAttempt()
+const taken = ref<{ id: string; entries: number }>()
+async function takeIn(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  taken.value = undefined
+  await attempt(async () => {
+    let document: Record<string, never>
+    try {
+      document = JSON.parse(await file.text())
+    } catch {
+      throw new Error(`${file.name} is not JSON. Choose a visit that was written by “Visit (JSON)” on its report.`)
+    }
+    taken.value = await answer(api.POST('/api/visits/import', { body: document }))
+    await queries.invalidateQueries({ queryKey: ['found'] })
+  })
+  input.value = ''
+}
+</script>
+
+<template>
+  <TopBar title="Record" />
+  <main class="page" data-test="record-page">
+    <label class="form-label" for="query">What to look for</label>
+    <input
+      id="query"
+      v-model="text"
+      class="form-control form-control-lg"
+      type="search"
+      maxlength="100"
+      autofocus
+      placeholder="site, unit, board, complaint, verdict, name, number"
+    />
+    <hr class="rule mt-3" />
+    <p v-if="!wanted" class="soft mt-3">Every visit that was ever made is kept. Type a word of it.</p>
+    <p v-else-if="found.error.value" class="problem mt-3" role="alert">{{ found.error.value.message }}</p>
+    <p v-else-if="found.isPending.value" class="soft mt-3">Looking.</p>
+    <p v-else-if="found.data.value?.length === 0" class="mt-3">
+      No visit says “{{ wanted }}”. Try a shorter word, or part of the address.
+    </p>
+    <JobList v-else :jobs="found.data.value ?? []" dated />
+    <section v-if="lead" class="take" aria-labelledby="take-title">
+      <h2 id="take-title" class="h5">A visit from elsewhere</h2>
+      <p class="soft">
+        A file written by “Visit (JSON)” of a report. It is taken in whole or not at all; its unit must be here.
+      </p>
+      <label class="key" :class="{ busy }">
+        Choose the file
+        <input class="visually-hidden" type="file" accept="application/json,.json" :disabled="busy" @change="takeIn" />
+      </label>
+      <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
+      <p v-if="taken" class="mt-2" role="status">
+        Taken in with {{ taken.entries }} entries.
+        <RouterLink :to="`/visits/${taken.id}`">Open the visit</RouterLink>
+      </p>
+    </section>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.take {
+  margin-top: 2.5rem;
+}
+.key:focus-within {
+  outline: 3px solid var(--next);
+  outline-offset: 2px;
+}
+</style>

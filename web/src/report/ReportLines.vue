@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import type { LogLine } from '../api/client'
+import { timeOfDay } from '../visit/format'
+
+/** Lines of the log as they stand in a report; good adds what a unit in good order has. */
+defineProps<{ lines: LogLine[]; good?: boolean }>()
+</script>
+
+<template>
+  <table class="table">
+    <thead>
+      <tr>
+        <th scope="col">Time</th>
+        <th scope="col">What</th>
+        <th scope="col">Found</th>
+        <th v-if="good" scope="col">In good order</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="line in lines" :key="line.id">
+        <td class="num">{{ timeOfDay(line.madeAt) }}</td>
+        <td>{{ line.what }}</td>
+        <td class="num">{{ line.found }}</td>
+        <td v-if="good" class="num">{{ line.due || line.judgement }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped lang="scss">
+.table {
+  --bs-table-bg: transparent;
+  --bs-table-color: inherit;
+  border-color: var(--line-soft);
+}
+</style>
