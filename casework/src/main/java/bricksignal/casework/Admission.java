@@ -33,7 +33,8 @@ public final class Admission {
         Line about = about(before, sent);
         Filed kept = sent.with(kept(sent.entry(), about));
         new EntryReader(before.unit().pack(), before.stamps()).read(kept.entry(), before.run());
-        if (kept.entry() instanceof Entry.Twin twin && !twins.contains(twin.unit())) {
+        if (kept.entry() instanceof Entry.Twin twin && !twins.contains(twin.unit()) || kept.entry() instanceof Entry.Lent lent
+                && !twins.contains(lent.unit())) {
             throw new Refused("unit", Message.of("entry.no-twin"));
         }
         if (kept.entry() instanceof Entry.Repaired repaired) {
@@ -46,7 +47,7 @@ public final class Admission {
     private static @Nullable Line about(Case before, Filed sent) {
         String id = sent.supersedes();
         boolean needed = sent.entry() instanceof Entry.TakeBack || sent.entry() instanceof Entry.ChangeOut
-                || sent.entry() instanceof Entry.Correction;
+                || sent.entry() instanceof Entry.Correction || sent.entry() instanceof Entry.GivenBack;
         if (id == null) {
             if (needed) {
                 throw new Refused("supersedes", Message.of("entry.supersedes-what"));
@@ -62,6 +63,9 @@ public final class Admission {
         }
         if (sent.entry() instanceof Entry.ChangeOut && !(line.filed().entry() instanceof Entry.ChangeIn)) {
             throw new Refused("supersedes", Message.of("entry.not-a-change"));
+        }
+        if (sent.entry() instanceof Entry.GivenBack && !(line.filed().entry() instanceof Entry.Lent)) {
+            throw new Refused("supersedes", Message.of("entry.not-lent"));
         }
         return line;
     }

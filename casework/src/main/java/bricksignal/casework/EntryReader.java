@@ -95,10 +95,25 @@ final class EntryReader {
         } else if (entry instanceof Entry.SetTo set) {
             position("found", set.setting(), set.found());
             position("left", set.setting(), set.left());
+        } else if (entry instanceof Entry.OfTheWork work) {
+            work(work);
         } else if (entry instanceof Entry.ChangeIn change && change.test() != null) {
             change(change.test());
         }
         return Told.NOTHING;
+    }
+
+    private void work(Entry.OfTheWork work) {
+        if (work instanceof Entry.Lent lent) {
+            Refused.beside("part", () -> model.part(lent.part()));
+        } else if (work instanceof Entry.Figure figure) {
+            String what = figure.what();
+            if (what.startsWith(Figures.PRICE)) {
+                Refused.beside("what", () -> model.part(what.substring(Figures.PRICE.length())));
+            } else if (!Figures.NAMES.contains(what)) {
+                throw new Refused("what", Message.of("entry.no-figure", Message.said(what), Message.said(String.join(", ", Figures.NAMES))));
+            }
+        }
     }
 
     private void position(String field, String id, String position) {

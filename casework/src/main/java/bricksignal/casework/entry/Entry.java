@@ -150,6 +150,55 @@ public sealed interface Entry {
         MONOXIDE
     }
 
+    /** An entry of the work after the verdict: it tells nothing of what is the matter. */
+    sealed interface OfTheWork extends Entry permits Figure, Terminal, Plate, Moved, Agreed, Lent, GivenBack, Spare {
+    }
+
+    /**
+     * A figure that a person knows better than the company's policy, and why; the last one of a name counts.
+     *
+     * @param what {@code counter-hours}, {@code trip-hours}, {@code unit-price}, or {@code price.} and a part
+     * @param value at least 0
+     */
+    record Figure(String what, double value, String reason) implements OfTheWork {
+    }
+
+    /**
+     * What is on a terminal as found, before anything comes off; the last one of a terminal counts.
+     *
+     * @param terminal a point of the unit, by net, or a name of its own
+     * @param conductor as it is marked: its colour, its number, where it goes
+     */
+    record Terminal(String terminal, String conductor) implements OfTheWork {
+    }
+
+    /** What is typed off the board as found; the last one of a kind counts. */
+    record Plate(PlateOf what, String text) implements OfTheWork {
+    }
+
+    /** What stands on a board. */
+    enum PlateOf { PART_NUMBER, REVISION, FUSE }
+
+    /** A conductor is on its terminal of the new board. */
+    record Moved(String terminal) implements OfTheWork {
+    }
+
+    /** A difference of the new board is known and wanted, by the name of what differs. */
+    record Agreed(String what) implements OfTheWork {
+    }
+
+    /** A part, by id, is lent from another unit of the site, by id, until it is given back. */
+    record Lent(String part, String unit) implements OfTheWork {
+    }
+
+    /** The part whose lending it supersedes is back. */
+    record GivenBack() implements OfTheWork {
+    }
+
+    /** A conductor of a cable that nothing is on. */
+    record Spare(String cable, String conductor) implements OfTheWork {
+    }
+
     /** A remark. */
     record Note(String text) implements Entry {
     }

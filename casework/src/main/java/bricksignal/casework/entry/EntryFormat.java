@@ -78,6 +78,7 @@ public final class EntryFormat {
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("SETTING", Entry.SetTo.class);
         kinds.put("SAFE", Entry.Safe.class);
+        kinds.putAll(WorkFormat.KINDS);
         kinds.put("NOTE", Entry.Note.class);
         kinds.put("CHANGE_IN", Entry.ChangeIn.class);
         kinds.put("CHANGE_OUT", Entry.ChangeOut.class);
@@ -180,8 +181,8 @@ public final class EntryFormat {
                 f.only("kind");
                 return new Entry.TakeBack();
             default:
-                throw f.refused("kind", "entry.unknown-kind", Message.said(kind),
-                        Message.said(String.join(", ", KINDS.keySet())));
+                return WorkFormat.read(kind, f).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
+                        Message.said(String.join(", ", KINDS.keySet()))));
         }
     }
 
@@ -267,6 +268,8 @@ public final class EntryFormat {
         } else if (entry instanceof Entry.Safe e) {
             to.put("what", e.what().name());
             to.put("yes", e.yes());
+        } else if (entry instanceof Entry.OfTheWork e) {
+            WorkFormat.write(to, e);
         } else if (entry instanceof Entry.Note e) {
             to.put("text", e.text());
         } else if (entry instanceof Entry.ChangeIn e) {

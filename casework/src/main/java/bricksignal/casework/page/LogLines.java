@@ -91,6 +91,8 @@ final class LogLines {
             return Message.of("log.set", Message.said(model.setting(set.setting()).label()));
         } else if (entry instanceof Entry.Safe safe) {
             return Message.of("prove." + safe.what());
+        } else if (entry instanceof Entry.OfTheWork work) {
+            return WorkLines.what(model, work);
         } else if (entry instanceof Entry.Unread unread) {
             return Message.of("log.unread", Message.said(unread.kind()));
         }
@@ -146,6 +148,8 @@ final class LogLines {
             return new Message.Amount(on.mode(), TypedReading.parse(on.mode(), stamped.value()));
         } else if (entry instanceof Entry.Died || entry instanceof Entry.Visited) {
             return ofThen(entry);
+        } else if (entry instanceof Entry.OfTheWork work) {
+            return WorkLines.found(model, work);
         } else if (entry instanceof Entry.Unread unread) {
             return Message.said(unread.text());
         }

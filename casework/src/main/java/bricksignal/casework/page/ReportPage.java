@@ -45,7 +45,8 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
 
     /** What stands elsewhere in the report, or nowhere. */
     private static boolean isSaid(Entry entry) {
-        return entry instanceof Entry.SetTo || entry instanceof Entry.Note || entry instanceof Entry.TakeBack || entry instanceof Entry.Safe;
+        return entry instanceof Entry.SetTo || entry instanceof Entry.Note || entry instanceof Entry.TakeBack || entry instanceof Entry.Safe
+                || entry instanceof Entry.OfTheWork;
     }
 
     private static List<CasePage.LogLine> lines(Case now, CasePage page, Predicate<Entry> wanted) {

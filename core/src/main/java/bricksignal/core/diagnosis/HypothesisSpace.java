@@ -114,6 +114,11 @@ public final class HypothesisSpace {
         return 2 * PAIRS * one.prior() * other.prior();
     }
 
+    /** Probability that a part is bad as well where something else was found: the prior of a pair against that of its other fault. */
+    public double badBeside(String part) {
+        return 2 * PAIRS * faults().stream().filter(h -> h.part().id().equals(part)).mapToDouble(Hypothesis::prior).sum();
+    }
+
     /** What is left of a hypothesis when parts have been repaired. */
     public HypothesisId after(HypothesisId id, Set<String> repairedParts) {
         if (repairedParts.isEmpty() || id instanceof HypothesisId.Unlisted) {

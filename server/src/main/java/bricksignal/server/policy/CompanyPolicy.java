@@ -31,8 +31,10 @@ public class CompanyPolicy {
     private String notAllowed;
 
     private String school;
+    private String rates;
 
     protected CompanyPolicy() {
+        rates = "";
         notAllowed = "";
         school = School.STRICT.name();
     }
@@ -43,6 +45,15 @@ public class CompanyPolicy {
         mistakeCost = asked.mistakeCost();
         school = asked.school().name();
         notAllowed = asked.notAllowed().stream().map(Enum::name).sorted().collect(Collectors.joining(","));
+    }
+
+    /** What else things cost, as JSON; empty where nobody said. */
+    String rates() {
+        return rates;
+    }
+
+    void setRates(String json) {
+        rates = json;
     }
 
     Policy policy() {

@@ -1,5 +1,6 @@
 package bricksignal.server.policy;
 
+import bricksignal.core.costing.Rates;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Test;
@@ -8,6 +9,7 @@ import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,5 +57,17 @@ class PolicyController {
     PolicyView set(@Valid @RequestBody PolicyView asked) {
         return PolicyView.of(service.set(new Policy(asked.labourPerMinute(), asked.tripCost(),
                 Policy.defaults().verifyMinutes(), asked.mistakeCost(), asked.notAllowed(), asked.school())));
+    }
+
+    /** What things cost beside labour and trips. */
+    @GetMapping("/api/policy/rates")
+    Rates rates() {
+        return service.rates();
+    }
+
+    @PreAuthorize("hasRole('LEAD')")
+    @PostMapping("/api/policy/rates")
+    Rates set(@RequestBody Map<String, Object> asked) {
+        return service.set(service.read(asked));
     }
 }

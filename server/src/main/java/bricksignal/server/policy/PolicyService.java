@@ -1,11 +1,16 @@
 package bricksignal.server.policy;
 
+import bricksignal.core.costing.Rates;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.server.problem.BadInput;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Reads and sets the company's policy. It is remembered for some seconds, for what another instance may set. */
 @Service
@@ -14,10 +19,12 @@ public class PolicyService {
     private static final Duration REMEMBERED = Duration.ofSeconds(10);
 
     private final CompanyPolicies policies;
+    private final JsonMapper json;
     private final LoadingCache<Integer, Policy> known;
 
-    PolicyService(CompanyPolicies policies) {
+    PolicyService(CompanyPolicies policies, JsonMapper json) {
         this.policies = policies;
+        this.json = json;
         known = Caffeine.newBuilder().expireAfterWrite(REMEMBERED).build(only -> policies.findById(only)
                 .map(CompanyPolicy::policy).orElse(Policy.defaults()));
     }
@@ -34,5 +41,35 @@ public class PolicyService {
         Policy policy = row.policy();
         known.put(CompanyPolicy.ONLY, policy);
         return policy;
+    }
+
+    /** What things cost the company beside labour and trips. */
+    @Transactional(readOnly = true)
+    public Rates rates() {
+        String kept = policies.findById(CompanyPolicy.ONLY).map(CompanyPolicy::rates).orElse("");
+        return kept.isEmpty() ? Rates.defaults() : json.readValue(kept, Rates.class);
+    }
+
+    /**
+     * Rates as they were sent.
+     *
+     * @throws BadInput if one is missing or makes no sense
+     */
+    Rates read(Map<String, Object> asked) {
+        try {
+            return json.convertValue(asked, Rates.class);
+        } catch (JacksonException | IllegalArgumentException refused) {
+            Throwable cause = refused;
+            while (cause.getCause() != null) {
+                cause = cause.getCause();
+            }
+            throw new BadInput("rates", "These rates cannot be kept: " + cause.getMessage() + ".");
+        }
+    }
+
+    @Transactional
+    Rates set(Rates asked) {
+        policies.findById(CompanyPolicy.ONLY).orElseThrow().setRates(json.writeValueAsString(asked));
+        return asked;
     }
 }

@@ -2,6 +2,8 @@ package bricksignal.server.site;
 
 import bricksignal.server.overlay.BoardOverlay;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.security.Principal;
@@ -72,5 +74,14 @@ class SiteController {
     @PostMapping("/api/units/{id}/board")
     SiteUnitView follow(@PathVariable UUID id, @RequestBody BoardOf choice) {
         return SiteUnitView.of(service.follow(id, choice.board()));
+    }
+
+    /** The year a unit was put in. */
+    record Installed(@Nullable @Min(1900) @Max(2200) Integer year) {
+    }
+
+    @PostMapping("/api/units/{id}/installed")
+    SiteUnitView installed(@PathVariable UUID id, @Valid @RequestBody Installed when) {
+        return SiteUnitView.of(service.installed(id, when.year()));
     }
 }

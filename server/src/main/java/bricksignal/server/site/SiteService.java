@@ -68,6 +68,13 @@ public class SiteService {
         return unit;
     }
 
+    @Transactional
+    SiteUnit installed(UUID id, @Nullable Integer year) {
+        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
+        unit.installed(year);
+        return unit;
+    }
+
     /** The board that says nothing but what was chosen of a family: one for all units that are chosen so. */
     private @Nullable BoardOverlay chosen(String login, String family, Map<String, String> choices) {
         Composition composition = packs.composition(family, choices).orElseThrow(() -> new BadInput("choices", "The family '" + family

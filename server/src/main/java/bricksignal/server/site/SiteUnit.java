@@ -1,6 +1,7 @@
 package bricksignal.server.site;
 
 import bricksignal.server.overlay.BoardOverlay;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
@@ -25,6 +26,8 @@ public class SiteUnit {
     @ManyToOne
     @JoinColumn(name = "overlay_id")
     private @Nullable BoardOverlay overlay;
+    @Column(name = "installed_year")
+    private @Nullable Integer installedYear;
 
     protected SiteUnit() {
     }
@@ -66,5 +69,15 @@ public class SiteUnit {
     /** The unit model it follows, by id. */
     public String pack() {
         return pack;
+    }
+
+    /** The year it was put in, or null where nobody said. */
+    public @Nullable Integer installedYear() {
+        return installedYear;
+    }
+
+    /** Says when it was put in. */
+    public void installed(@Nullable Integer year) {
+        installedYear = year;
     }
 }

@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A conductor that does not conduct has something at one end and nothing at the other at the same moment: between two moments the
+ * A conductor that does not conduct, or only through rust, has something at one end and nothing at the other at the same moment: between two moments the
  * unit may have stopped. Readings of its two ends count together only where they were taken at one moment with the other probe at
  * one place; one reading from end to end counts alone. Common practice of careful technicians; no published source.
  */
@@ -56,9 +56,9 @@ final class BothEnds {
         this.second = points(conductor.b());
     }
 
-    /** What proof needs of it; empty where the fault is no open conductor, or where no probe reaches both ends of it at one moment. */
+    /** What proof needs of it; empty where the fault is none of a conductor's, or where no probe reaches both ends of it at one moment. */
     static Optional<ProofItem> item(Diagnosis diagnosis, DirectEvidence evidence, Fault fault, Part part) {
-        if (fault.effects().size() != 1 || !(fault.effects().get(0) instanceof Effect.OnElement on) || on.mode() != Effect.Mode.OPEN
+        if (fault.effects().size() != 1 || !(fault.effects().get(0) instanceof Effect.OnElement on) || on.mode() != Effect.Mode.OPEN && on.mode() != Effect.Mode.RESISTIVE
                 || !(diagnosis.pack().model().machine().circuit().element(on.element()) instanceof Element.Conductor conductor)) {
             return Optional.empty();
         }

@@ -108,7 +108,7 @@ public final class ProofGate {
             DirectEvidence evidence = new DirectEvidence(diagnosis, leader, fault, group);
             items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
                     : List.of(evidence.item(part)));
-            if (part.kind() != Part.Kind.BOARD && !hypothesis.intermittent()) {
+            if (part.kind() != Part.Kind.BOARD && !(leader instanceof HypothesisId.Intermittent)) {
                 BothEnds.item(diagnosis, evidence, fault, part).map(ProofItem::strict).ifPresent(items::add);
             }
             if (fault.kind() == Fault.Kind.SET_WRONG) {

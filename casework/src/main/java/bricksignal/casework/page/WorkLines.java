@@ -1,0 +1,52 @@
+package bricksignal.casework.page;
+
+import bricksignal.casework.Figures;
+import bricksignal.casework.entry.Entry;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
+
+/** The entries of the work after the verdict in messages. */
+final class WorkLines {
+
+    private WorkLines() {
+    }
+
+    static Message what(UnitModel model, Entry.OfTheWork entry) {
+        if (entry instanceof Entry.Figure figure) {
+            return figure.what().startsWith(Figures.PRICE) ? Message.of("log.price", Message.said(model.part(figure.what().substring(Figures.PRICE.length())).label()))
+                    : Message.of("figure." + figure.what());
+        } else if (entry instanceof Entry.Terminal terminal) {
+            return Message.of("log.terminal", Message.said(model.pointLabel(terminal.terminal())));
+        } else if (entry instanceof Entry.Plate plate) {
+            return Message.of("plate." + plate.what());
+        } else if (entry instanceof Entry.Moved) {
+            return Message.of("log.moved");
+        } else if (entry instanceof Entry.Agreed) {
+            return Message.of("log.agreed");
+        } else if (entry instanceof Entry.Lent) {
+            return Message.of("log.lent");
+        } else if (entry instanceof Entry.Spare spare) {
+            return Message.of("log.spare", Message.said(spare.cable()));
+        }
+        return Message.of("log.given-back");
+    }
+
+    static Message found(UnitModel model, Entry.OfTheWork entry) {
+        if (entry instanceof Entry.Figure figure) {
+            return Message.of("log.figure", new Message.Number(figure.value()), Message.said(figure.reason()));
+        } else if (entry instanceof Entry.Terminal terminal) {
+            return Message.said(terminal.conductor());
+        } else if (entry instanceof Entry.Plate plate) {
+            return Message.said(plate.text());
+        } else if (entry instanceof Entry.Moved moved) {
+            return Message.said(model.pointLabel(moved.terminal()));
+        } else if (entry instanceof Entry.Agreed agreed) {
+            return Message.said(agreed.what());
+        } else if (entry instanceof Entry.Lent lent) {
+            return Message.said(model.part(lent.part()).label());
+        } else if (entry instanceof Entry.Spare spare) {
+            return Message.said(spare.conductor());
+        }
+        return Message.NOTHING;
+    }
+}

@@ -1,0 +1,56 @@
+package bricksignal.core.costing;
+
+/**
+ * What things cost a company beside labour and trips.
+ *
+ * @param currency its sign or three letters, 1 to 5 characters
+ * @param counterMarkup what the counter takes more than the price of a part, a share, at least 0
+ * @param counterHours to fetch a part from the counter, at least 0
+ * @param tripHours until a second trip with the part, at least 0
+ * @param tax share that is added to a quote, 0 to 1
+ * @param quoteDays for how long a quote holds, 1 to 365
+ * @param warrantyYears on a new part, at least 0
+ * @param unitPrice of a new unit, put in, at least 0
+ * @param unitHours until a new unit runs, at least 0
+ * @param unitYears for how long a unit is kept, above 0
+ * @param disposal of an old unit, at least 0
+ * @param interest a year, a share, 0 to 1
+ * @param horizonYears over which keeping and replacing are compared, 1 to 40
+ * @param ageing how often units fail by their age
+ */
+public record Rates(String currency, double counterMarkup, double counterHours, double tripHours, double tax, int quoteDays, double warrantyYears,
+        double unitPrice, double unitHours, double unitYears, double disposal, double interest, double horizonYears, Ageing ageing) {
+
+    private static final int LONGEST_SIGN = 5;
+    private static final int YEAR_DAYS = 365;
+    private static final double LONGEST_YEARS = 40;
+
+    public Rates {
+        within("counterMarkup", counterMarkup, 0, 10);
+        within("counterHours", counterHours, 0, 24 * YEAR_DAYS);
+        within("tripHours", tripHours, 0, 24 * YEAR_DAYS);
+        within("tax", tax, 0, 1);
+        within("quoteDays", quoteDays, 1, YEAR_DAYS);
+        within("warrantyYears", warrantyYears, 0, LONGEST_YEARS);
+        within("unitPrice", unitPrice, 0, 1e6);
+        within("unitHours", unitHours, 0, 24 * YEAR_DAYS);
+        within("unitYears", unitYears, 1, 2 * LONGEST_YEARS);
+        within("disposal", disposal, 0, 1e6);
+        within("interest", interest, 0, 1);
+        within("horizonYears", horizonYears, 1, LONGEST_YEARS);
+        if (currency.isBlank() || currency.length() > LONGEST_SIGN) {
+            throw new IllegalArgumentException("currency is '" + currency + "'; it must have 1 to " + LONGEST_SIGN + " characters");
+        }
+    }
+
+    private static void within(String name, double value, double least, double most) {
+        if (!(value >= least && value <= most)) {
+            throw new IllegalArgumentException(name + " is " + value + "; it must lie between " + least + " and " + most);
+        }
+    }
+
+    /** Invented figures of the demo company. */
+    public static Rates defaults() {
+        return new Rates("SKD", 0.6, 2.5, 48, 0.08, 30, 1, 4200, 96, 18, 120, 0.04, 10, new Ageing(1.7, 9));
+    }
+}

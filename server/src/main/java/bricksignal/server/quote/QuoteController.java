@@ -1,0 +1,150 @@
+package bricksignal.server.quote;
+
+import bricksignal.casework.page.WayOutPage;
+import bricksignal.core.costing.Rates;
+import bricksignal.server.account.SessionAccounts;
+import bricksignal.server.policy.PolicyService;
+import bricksignal.server.problem.BadInput;
+import bricksignal.server.problem.NotHere;
+import bricksignal.server.problem.Workbench;
+import bricksignal.server.record.Pdf;
+import bricksignal.server.site.SiteService;
+import bricksignal.server.site.SiteUnit;
+import bricksignal.server.visit.Visit;
+import bricksignal.server.visit.VisitService;
+import bricksignal.server.words.Words;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import java.security.Principal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The ways out of a visit's verdict, and the quotes that were made of them. */
+@RestController
+class QuoteController {
+
+    private static final TypeReference<Map<String, Object>> FIELDS = new TypeReference<>() {
+    };
+
+    private final VisitService visits;
+    private final SiteService sites;
+    private final PolicyService policy;
+    private final Quotes quotes;
+    private final SessionAccounts accounts;
+    private final Words words;
+    private final Workbench workbench;
+    private final Pdf pdf;
+    private final JsonMapper json;
+    private final Clock clock = Clock.system(ZoneId.systemDefault());
+
+    QuoteController(VisitService visits, SiteService sites, PolicyService policy, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
+            Pdf pdf, JsonMapper json) {
+        this.visits = visits;
+        this.sites = sites;
+        this.policy = policy;
+        this.quotes = quotes;
+        this.accounts = accounts;
+        this.words = words;
+        this.workbench = workbench;
+        this.pdf = pdf;
+        this.json = json;
+    }
+
+    /** Which way is offered. */
+    record NewQuote(@NotBlank String way) {
+    }
+
+    /** A quote that was made. */
+    record QuoteView(UUID id, long number, Instant madeAt, Offer offer) {
+    }
+
+    /** The ways out, cheapest first. */
+    @GetMapping("/api/visits/{id}/ways")
+    WayOutPage ways(Principal principal, @PathVariable UUID id) {
+        return page(visits.kept(principal.getName(), id), policy.rates());
+    }
+
+    @GetMapping("/api/visits/{id}/quotes")
+    List<QuoteView> quotes(Principal principal, @PathVariable UUID id) {
+        visits.kept(principal.getName(), id);
+        return quotes.findByVisitIdOrderByNumber(id).stream().map(this::view).toList();
+    }
+
+    @PostMapping("/api/visits/{id}/quotes")
+    @ResponseStatus(HttpStatus.CREATED)
+    QuoteView make(Principal principal, @PathVariable UUID id, @Valid @RequestBody NewQuote asked) {
+        Rates rates = policy.rates();
+        WayOutPage page = page(visits.kept(principal.getName(), id), rates);
+        WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
+                "There is no way '" + asked.way() + "' out of this visit any more. Look at the ways again."));
+        Offer offer = Offer.of(page, way, rates, words, LocalDate.now(clock));
+        Quote made = quotes.saveAndFlush(new Quote(id, accounts.of(principal.getName()).id(), clock.instant(), json.writeValueAsString(offer)));
+        return view(quotes.findById(made.id()).orElseThrow());
+    }
+
+    @GetMapping("/api/visits/{id}/quotes/{quote}.pdf")
+    ResponseEntity<byte[]> pdf(Principal principal, @PathVariable UUID id, @PathVariable UUID quote, @RequestParam(defaultValue = "A4") Pdf.Paper paper) {
+        Visit visit = visits.kept(principal.getName(), id).visit();
+        QuoteView view = quotes.findById(quote).filter(one -> one.visitId().equals(id)).map(this::view).orElseThrow(() -> new NotHere(
+                "There is no such quote of this visit."));
+        Map<String, Object> values = new LinkedHashMap<>();
+        values.put("number", view.number());
+        values.put("day", LocalDate.ofInstant(view.madeAt(), clock.getZone()));
+        values.put("site", visit.unit().site().name());
+        values.put("address", visit.unit().site().address());
+        values.put("unit", visit.unit().label());
+        values.put("technician", visit.technician().name());
+        values.put("offer", json.convertValue(view.offer(), FIELDS));
+        values.put("money", new Money(view.offer().currency()));
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
+                .filename("quote-" + view.number() + ".pdf").build().toString()).body(pdf.of("quote", values, paper));
+    }
+
+    /** Money as it is written in a document. */
+    public static final class Money {
+
+        private final String currency;
+
+        Money(String currency) {
+            this.currency = currency;
+        }
+
+        /** An amount with its currency. */
+        public String of(double amount) {
+            return String.format(Locale.ROOT, "%,.2f %s", amount, currency);
+        }
+    }
+
+    private WayOutPage page(VisitService.Kept kept, Rates rates) {
+        SiteUnit unit = kept.visit().unit();
+        Integer year = unit.installedYear();
+        Double age = year == null ? null : (double) Math.max(0, LocalDate.now(clock).getYear() - year);
+        boolean twin = sites.twinsOf(unit).stream().anyMatch(other -> other.pack().equals(unit.pack()));
+        return workbench.at(() -> WayOutPage.of(kept.now(), rates, age, twin));
+    }
+
+    private QuoteView view(Quote quote) {
+        return new QuoteView(quote.id(), quote.number(), quote.madeAt(), json.readValue(quote.content(), Offer.class));
+    }
+}
