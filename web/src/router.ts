@@ -48,6 +48,7 @@ export const router = createRouter({
         { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },
         { path: 'settings', name: 'settings', component: () => import('./visit/SettingsView.vue') },
         { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
+        { path: 'ways', name: 'ways', component: () => import('./visit/WayOutView.vue') },
         { path: 'prove', name: 'prove', component: () => import('./visit/ProveView.vue') },
       ],
     },

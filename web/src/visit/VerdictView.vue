@@ -57,6 +57,9 @@ const words = {
       <h2 class="h5 mt-4">Untested downstream</h2>
       <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
     </template>
+    <RouterLink class="key mt-4 me-2" :to="{ name: 'ways', params: route.params }" data-test="to-ways"
+      >Ways out and what they cost</RouterLink
+    >
     <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
       >Settings, found and left</RouterLink
     >
@@ -69,9 +72,7 @@ const words = {
       data-test="to-prove"
       >Prove the repair and close</RouterLink
     >
-    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
-      >Page to print</RouterLink
-    >
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Report</RouterLink>
   </main>
 </template>
 

@@ -11,7 +11,9 @@ import {
   type Setting,
   type TestLine,
   type TestView,
+  type Quote,
   type Way,
+  type WayOut,
 } from '../api/client'
 import { useHandle } from './handle'
 
@@ -47,6 +49,12 @@ export const useHistory = () =>
 
 export const useProving = () =>
   useDetail('proving', (id) => answer<Proving>(api.GET('/api/visits/{id}/proving', { params: { path: { id } } })))
+
+export const useWaysOut = () =>
+  useDetail('ways', (id) => answer<WayOut>(api.GET('/api/visits/{id}/ways', { params: { path: { id } } })))
+
+export const useQuotes = () =>
+  useDetail('quotes', (id) => answer<Quote[]>(api.GET('/api/visits/{id}/quotes', { params: { path: { id } } })))
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))

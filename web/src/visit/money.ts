@@ -1,0 +1,10 @@
+/** Money as it is read: whole units, thousands apart, the currency behind it. */
+export function money(amount: number, currency: string): string {
+  return `${Math.round(amount).toLocaleString('en', { useGrouping: true })} ${currency}`
+}
+
+/** Hours as people say them: minutes below one and a half, days above two. */
+export function hours(h: number): string {
+  if (h < 1.5) return `${Math.round(h * 60)} min`
+  return h < 48 ? `${Math.round(h * 2) / 2} h` : `${Math.round((h / 24) * 2) / 2} days`
+}
