@@ -6,6 +6,7 @@ import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.Part;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -18,8 +19,9 @@ import java.util.Map;
  * @param changed parts that were changed
  * @param left settings, each as it was left last
  * @param stillIn temporary changes that nobody said were taken out
+ * @param borrowed parts of another unit that nobody said were given back
  */
-public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn) {
+public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn, List<Message> borrowed) {
 
     /** A call-back comes within a month (common practice). */
     private static final double CALL_BACK_DAYS = 30;
@@ -34,13 +36,22 @@ public record PastPage(List<Message> changed, List<Message> left, List<Message> 
         Case then = Case.of(unit, Policy.defaults(), entries);
         List<Message> changed = new ArrayList<>();
         Map<String, Message> left = new LinkedHashMap<>();
+        List<Message> borrowed = new ArrayList<>();
         for (Line line : then.lines()) {
             if (line.counts() && line.filed().entry() instanceof Entry.Repaired repaired) {
                 changed.add(Message.said(unit.model().part(repaired.part()).label()));
             } else if (line.counts() && line.filed().entry() instanceof Entry.SetTo set) {
                 left.put(set.setting(), Message.of("history.left", Message.said(unit.model().setting(set.setting()).label()), Message.said(set.left())));
+            } else if (line.counts() && line.filed().entry() instanceof Entry.Lent lent) {
+                borrowed.add(part(unit, lent.part()));
             }
         }
-        return new PastPage(changed, List.copyOf(left.values()), then.changesIn().stream().map(filed -> then.change((Entry.ChangeIn) filed.entry())).toList());
+        return new PastPage(changed, List.copyOf(left.values()), then.changesIn().stream().map(filed -> then.change((Entry.ChangeIn) filed.entry())).toList(),
+                borrowed);
+    }
+
+    /** A part as people say it; by its own name where this unit has none of that. */
+    public static Message part(CaseUnit unit, String id) {
+        return Message.said(unit.model().parts().stream().filter(part -> part.id().equals(id)).map(Part::label).findFirst().orElse(id));
     }
 }

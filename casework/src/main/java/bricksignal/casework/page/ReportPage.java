@@ -15,6 +15,7 @@ import java.util.stream.Stream;
  * @param measured what was seen, read, answered, oldest first
  * @param settings switches and parameters, where they stood and where they were left
  * @param done what was repaired or replaced, what was put in for a test and taken out
+ * @param change how the old board was found and where its conductors went
  * @param notes remarks
  * @param proving what proves the repair; empty where nothing was repaired
  * @param untested what never got power and was not tested, as people say it
@@ -24,7 +25,7 @@ import java.util.stream.Stream;
  * @param defer what comes before anything that is said
  */
 public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine> measured, List<CasePage.LogLine> settings, List<CasePage.LogLine> done,
-        List<CasePage.LogLine> notes, List<ProvingPage.Item> proving, List<String> untested, TimingDiagram diagram, List<CasePage.Tap> taps,
+        List<CasePage.LogLine> change, List<CasePage.LogLine> notes, List<ProvingPage.Item> proving, List<String> untested, TimingDiagram diagram, List<CasePage.Tap> taps,
         List<String> cautions, Message defer) {
 
     /** The report of a case. */
@@ -34,7 +35,8 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
         List<CasePage.VerdictPage> found = Details.verdicts(now);
         ProvingPage proving = ProvingPage.of(now);
         return new ReportPage(found, lines(now, page, entry -> !isDone(entry) && !isSaid(entry)), lines(now, page, Entry.SetTo.class::isInstance),
-                lines(now, page, ReportPage::isDone), lines(now, page, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
+                lines(now, page, ReportPage::isDone), lines(now, page, entry -> entry instanceof Entry.OfTheWork
+                && !(entry instanceof Entry.Figure)), lines(now, page, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
                 found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), page.diagram(), page.taps(), unit.cautions(),
                 unit.defer());
     }

@@ -1,4 +1,4 @@
-/** What is wired to what between two controls: isolation of two supplies, and terminals that answer each other. */
+/** What is wired to what between two controls: isolation of two supplies, terminals that answer each other, and a new board for an old one. */
 @NullMarked
 package bricksignal.core.wiring;
 

@@ -4,6 +4,7 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
+import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.Compiling;
 import bricksignal.server.site.Site;
@@ -14,6 +15,9 @@ import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.visit.Visits;
 import jakarta.persistence.EntityManager;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -22,6 +26,7 @@ import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -65,11 +70,12 @@ public class DemoData implements ApplicationRunner {
     private final VisitService service;
     private final PasswordEncoder passwords;
     private final Packs packs;
+    private final OverlayService overlays;
     private final TransactionTemplate transaction;
     private final EntityManager entities;
 
     DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, VisitService service,
-            PasswordEncoder passwords, Packs packs, TransactionTemplate transaction, EntityManager entities) {
+            PasswordEncoder passwords, Packs packs, OverlayService overlays, TransactionTemplate transaction, EntityManager entities) {
         this.accounts = accounts;
         this.sites = sites;
         this.units = units;
@@ -77,6 +83,7 @@ public class DemoData implements ApplicationRunner {
         this.service = service;
         this.passwords = passwords;
         this.packs = packs;
+        this.overlays = overlays;
         this.transaction = transaction;
         this.entities = entities;
     }
@@ -92,7 +99,21 @@ public class DemoData implements ApplicationRunner {
                 past.addAll(load());
             }
         });
+        if (!past.isEmpty()) {
+            boards();
+        }
         past.forEach(this::visited);
+    }
+
+    /** Boards that may come in the place of the one of a furnace. */
+    private void boards() {
+        for (String name : List.of("first-board", "grey-board", "round-board")) {
+            try {
+                overlays.save("odile", new ClassPathResource("demo/" + name + ".yaml").getContentAsString(StandardCharsets.UTF_8));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
 
     private List<Past> load() {

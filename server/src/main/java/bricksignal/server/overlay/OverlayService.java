@@ -46,7 +46,7 @@ public class OverlayService {
      *
      * @throws bricksignal.packs.PackException if the text cannot be used
      */
-    Overlay read(String text) {
+    public Overlay read(String text) {
         return OverlayReader.read(text, packs.families());
     }
 

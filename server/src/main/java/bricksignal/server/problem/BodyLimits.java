@@ -45,6 +45,7 @@ class BodyLimits extends OncePerRequestFilter {
         most.put("/api/packs/**", 1024 * KILOBYTE);
         most.put("/api/own-packs/**", 1024 * KILOBYTE);
         most.put("/api/overlays/**", 1024 * KILOBYTE);
+        most.put("/api/visits/*/photos/*", 12 * 1024 * KILOBYTE);
         most.put("/api/visits/import", 4096 * KILOBYTE);
         return most;
     }

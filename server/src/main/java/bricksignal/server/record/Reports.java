@@ -2,12 +2,14 @@ package bricksignal.server.record;
 
 import bricksignal.casework.page.ReportPage;
 import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.server.change.Photos;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -27,9 +29,11 @@ class Reports {
 
     private final JsonMapper json;
     private final Pdf pdf;
+    private final Photos photos;
 
-    Reports(JsonMapper json, Pdf pdf) {
+    Reports(JsonMapper json, Pdf pdf, Photos photos) {
         this.json = json;
+        this.photos = photos;
         this.pdf = pdf;
     }
 
@@ -48,6 +52,8 @@ class Reports {
         values.put("report", json.convertValue(report, FIELDS));
         values.put("rows", rows(report));
         values.put("clock", new Clock());
+        values.put("photos", photos.onReport(kept.visit().id()).stream().map(photo -> Map.of("label", photo.label(), "src", "data:image/jpeg;base64,"
+                + Base64.getEncoder().encodeToString(photo.jpeg()))).toList());
         return pdf.of("report", values, paper);
     }
 

@@ -4,6 +4,8 @@ import bricksignal.casework.page.PastPage;
 import bricksignal.core.words.Message;
 import bricksignal.server.problem.Workbench;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -33,14 +35,26 @@ class VisitHistory {
      * Earlier visits, newest first.
      *
      * @param says what they mean for this one; empty where they mean nothing
+     * @param age of the unit in years; null where nobody said when it was put in
+     * @param lentOut what was lent from this unit and is not back
      */
-    record HistoryView(Message says, List<PastView> visits) {
+    record HistoryView(Message says, @Nullable Integer age, List<LentView> lentOut, List<PastView> visits) {
+    }
+
+    /** A part of this unit that is in another one. */
+    record LentView(Message part, String to, Instant since) {
     }
 
     HistoryView of(String login, UUID id) {
         Cases.Open open = service.open(login, id);
         List<PastView> past = store.earlier(open.visit().visit()).stream().limit(MOST).map(visit -> new PastView(VisitController.JobView.of(visit), visit.closedAt(),
                 visit.outcome(), visit.decided(), workbench.at(() -> PastPage.of(open.now().unit(), store.entries(visit))))).toList();
-        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), past);
+        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), age(open.visit().visit()),
+                store.lentFrom(open.visit().visit()).stream().map(lent -> new LentView(PastPage.part(open.now().unit(), lent.part()), lent.to(), lent.since())).toList(), past);
+    }
+
+    private static @Nullable Integer age(Visit visit) {
+        Integer year = visit.unit().installedYear();
+        return year == null ? null : Math.max(0, LocalDate.now(ZoneId.systemDefault()).getYear() - year);
     }
 }

@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -132,6 +133,17 @@ class VisitStore {
     @Transactional(readOnly = true)
     List<Evidence> log(Visit visit) {
         return log.of(visit.id(), 0);
+    }
+
+    /** A part that is in another unit, and since when. */
+    record Lending(String part, String to, Instant since) {
+    }
+
+    /** What was lent from the unit of a visit and is not back. */
+    @Transactional(readOnly = true)
+    List<Lending> lentFrom(Visit visit) {
+        return log.lentFrom(visit.unit().id()).stream().flatMap(evidence -> json.read(evidence).entry() instanceof Entry.Lent lent
+                ? visits.whole(evidence.visitId()).map(to -> new Lending(lent.part(), to.unit().label(), evidence.madeAt())).stream() : Stream.empty()).toList();
     }
 
     /** When it was closed and opened again. */
