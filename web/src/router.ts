@@ -49,6 +49,7 @@ export const router = createRouter({
         { path: 'settings', name: 'settings', component: () => import('./visit/SettingsView.vue') },
         { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
         { path: 'ways', name: 'ways', component: () => import('./visit/WayOutView.vue') },
+        { path: 'change', name: 'change', component: () => import('./change/ChangeView.vue') },
         { path: 'prove', name: 'prove', component: () => import('./visit/ProveView.vue') },
       ],
     },

@@ -31,6 +31,10 @@ export type Cable = Schemas['CablePage']
 export type History = Schemas['HistoryView']
 export type Proving = Schemas['ProvingPage']
 export type Report = Schemas['ReportPage']
+export type ChangeOut = Schemas['ChangeOutPage']
+export type MoveLine = Schemas['MoveLine']
+export type TerminalLine = Schemas['TerminalLine']
+export type Photo = Schemas['PhotoView']
 export type WayOut = Schemas['WayOutPage']
 export type WayLine = Schemas['WayLine']
 export type Quote = Schemas['QuoteView']
@@ -105,10 +109,10 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
 }
 
 /** Sends a text or a file as it is. */
-async function send<T>(path: string, type: string, body: string | File): Promise<T> {
+async function send<T>(path: string, type: string, body: string | Blob, method = 'POST'): Promise<T> {
   return answer<T>(
     fetch(path, {
-      method: 'POST',
+      method,
       headers: { 'Content-Type': type, 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') },
       body,
     }).then(async (response) => {
@@ -119,6 +123,13 @@ async function send<T>(path: string, type: string, body: string | File): Promise
 }
 
 /** Sends a CSV file of a lamp's brightness to be read. */
+/** Keeps a photograph under an id of its own: sent again it is the same one. */
+export async function sendPhoto(visit: string, label: string, photo: Blob): Promise<Photo> {
+  const id = crypto.randomUUID()
+  const type = photo.type === 'image/png' || photo.type === 'image/jpeg' ? photo.type : 'application/octet-stream'
+  return send(`/api/visits/${visit}/photos/${id}?label=${encodeURIComponent(label)}`, type, photo, 'PUT')
+}
+
 export async function sendCsv(file: File): Promise<Schemas['CsvView']> {
   return send('/api/lamp/csv', 'text/csv', file)
 }

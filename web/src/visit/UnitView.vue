@@ -16,7 +16,10 @@ const day = (at?: string | null) =>
   <main class="page" data-test="unit-view">
     <p class="eyebrow">{{ visit!.job.location }}</p>
     <h1 class="h3">{{ visit!.job.unit }}: {{ unit!.title }}</h1>
-    <p v-if="visit!.board">Board {{ visit!.board }}.</p>
+    <p v-if="visit!.board || history?.age != null">
+      <template v-if="visit!.board">Board {{ visit!.board }}. </template>
+      <template v-if="history?.age != null">{{ history.age }} years old.</template>
+    </p>
     <p>{{ unit!.duty }}</p>
     <p class="caution">
       On the phone: leave it as it is, and no reset. Where gas or smoke is smelled, everybody out, and call from
@@ -25,6 +28,9 @@ const day = (at?: string | null) =>
     <p v-if="history?.says" class="says" data-test="call-back">{{ history.says }}.</p>
     <p v-if="visit!.twins.length">
       <strong>Beside it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
+    </p>
+    <p v-for="l in history?.lentOut" :key="l.since" class="problem" data-test="lent">
+      Its {{ l.part }} is lent to {{ l.to }} since {{ day(l.since) }} and not back.
     </p>
     <h2 class="h5 mt-4">Visits before</h2>
     <p v-if="!history" class="soft">Fetching the visits before.</p>
@@ -40,6 +46,9 @@ const day = (at?: string | null) =>
         <p v-if="v.past.changed.length" class="mb-1"><strong>Changed:</strong> {{ v.past.changed.join(', ') }}</p>
         <p v-if="v.past.left.length" class="mb-1"><strong>Left set:</strong> {{ v.past.left.join('; ') }}</p>
         <p v-if="v.past.stillIn.length" class="problem mb-1">Nobody took out: {{ v.past.stillIn.join(', ') }}</p>
+        <p v-if="v.past.borrowed.length" class="problem mb-1">
+          Lent from another unit and not given back: {{ v.past.borrowed.join(', ') }}
+        </p>
       </li>
     </ol>
     <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before"

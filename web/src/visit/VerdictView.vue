@@ -60,6 +60,9 @@ const words = {
     <RouterLink class="key mt-4 me-2" :to="{ name: 'ways', params: route.params }" data-test="to-ways"
       >Ways out and what they cost</RouterLink
     >
+    <RouterLink class="key mt-4 me-2" :to="{ name: 'change', params: route.params }" data-test="to-change"
+      >Change the board</RouterLink
+    >
     <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
       >Settings, found and left</RouterLink
     >

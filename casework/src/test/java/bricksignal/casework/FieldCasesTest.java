@@ -75,7 +75,7 @@ class FieldCasesTest {
                 new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).seldom().lamp("4 flashes").yes("ask.seldom").resetAt(2)
                         .then(When.EARLIER_VISIT, "watch.cycles", false).yes("press.P4").no("hold.P4").never("draft-switch", "harness-P4"),
                 new FieldCase("C15 supply or ground of a slow wheel", VEHICLE, "ground-bad", 3).reads("v.BAT.standby", "12.6")
-                        .reads("v.blower-hot.purge", "9.8").no("feel-air").never("board", "blower", "sail"),
+                        .reads("v.blower-hot.purge", "9.8").yes("hear-blower").no("feel-air").never("board", "blower", "sail"),
                 new FieldCase("C16 welded blower relay", VEHICLE, "board-fan-on", 2).yes("rest.blower").reads("v.TH.standby", "0").reads("v.FAN.standby", "12.4")
                         .never("thermostat", "sail"),
                 new FieldCase("C17 lead or electrode", VEHICLE, "electrode-gap", 3).yes("hear-valve").yes("smell-gas").no("hear-spark")

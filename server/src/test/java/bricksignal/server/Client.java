@@ -70,6 +70,10 @@ public final class Client {
                 .POST(HttpRequest.BodyPublishers.ofString(text)));
     }
 
+    public Reply put(String path, String type, byte[] body) {
+        return send(request(path).header("Content-Type", type).PUT(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
     public Reply postText(String path, String text) {
         return send(request(path).header("Content-Type", "text/plain").POST(HttpRequest.BodyPublishers.ofString(text)));
     }

@@ -214,14 +214,15 @@ final class BoardProof {
         }
     }
 
-    /** The process values that the unit in good order would have left the state by: each is read where it has, and is as it should be then. */
+    /** The process values that the unit in good order would have left the state by: each is read where it has, and is as it should be then, or as
+     * the board that holds still has made it since. */
     private void gauged(Set<String> senses, Expr state) {
         List<Test.Reading> readings = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Reading r
                 && r.place() instanceof Place.Gauge gauge && senses.contains(gauge.quantity()) && !state.holds(goodAt(r))).map(Test.Reading.class::cast).toList();
         readings.stream().map(test -> ((Place.Gauge) test.place()).quantity()).distinct().forEach(quantity -> {
             List<Test.Reading> of = readings.stream().filter(test -> ((Place.Gauge) test.place()).quantity().equals(quantity)).toList();
             items.add(log.item(Message.of("proof.heeded", of.get(0).label()), of::contains, (test, value) -> !pack.errors().onlyAMisread(test,
-                    pack.predictions().nominal(test), value)).strict());
+                    pack.predictions().nominal(test), value) || !pack.errors().onlyAMisread(test, pack.predictions().of(test, leader), value)).strict());
         });
     }
 

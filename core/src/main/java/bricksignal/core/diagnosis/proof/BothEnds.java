@@ -5,7 +5,9 @@ import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
@@ -29,6 +31,7 @@ final class BothEnds {
     private final Diagnosis diagnosis;
     private final CompiledPack pack;
     private final DirectEvidence evidence;
+    private final HypothesisId leader;
     private final Element.Conductor conductor;
     private final Set<String> first;
     private final Set<String> second;
@@ -51,6 +54,7 @@ final class BothEnds {
         this.diagnosis = diagnosis;
         this.pack = diagnosis.pack();
         this.evidence = evidence;
+        this.leader = diagnosis.leader();
         this.conductor = conductor;
         this.first = points(conductor.a());
         this.second = points(conductor.b());
@@ -81,20 +85,21 @@ final class BothEnds {
     }
 
     private Optional<ProofItem> item(Part part) {
+        Log log = new Log(diagnosis);
         List<String> tests = new ArrayList<>();
         List<End> ends = new ArrayList<>();
         for (Test test : pack.catalogue().tests()) {
-            if (test instanceof Test.Reading reading && fromEndToEnd(reading)) {
+            if (test instanceof Test.Reading reading && fromEndToEnd(reading) && evidence.couldTell(reading)) {
                 tests.add(reading.id());
             }
-            end(test).ifPresent(ends::add);
+            end(test).filter(end -> log.due(end.test())).ifPresent(ends::add);
         }
-        ends.removeIf(one -> ends.stream().noneMatch(one::meets));
+        ends.removeIf(one -> ends.stream().noneMatch(other -> one.meets(other) && (couldShow(one, other) || couldShow(other, one))));
         if (ends.isEmpty() && tests.isEmpty()) {
             return Optional.empty();
         }
         boolean shown = diagnosis.sinceRepair().stream().anyMatch(this::shownAlone) || shownTogether();
-        List<String> wanted = shown ? List.of() : new Log(diagnosis).cheapest(test -> !diagnosis.answered(test)
+        List<String> wanted = shown ? List.of() : log.cheapest(test -> !diagnosis.answered(test)
                 && (tests.contains(test.id()) || ends.stream().anyMatch(end -> end.test().equals(test))));
         return Optional.of(new ProofItem(Message.of("proof.both-ends", Message.said(part.label())), shown, wanted));
     }
@@ -114,8 +119,18 @@ final class BothEnds {
     }
 
     private boolean live(Observation.Reading reading) {
+        return live(reading.test(), reading.value());
+    }
+
+    private boolean live(Test.Reading test, double value) {
         Log log = new Log(diagnosis);
-        return log.due(reading.test()) && Math.abs(reading.value()) >= LIVE_SHARE * Math.abs(log.nominal(reading.test()));
+        return log.due(test) && Math.abs(value) >= LIVE_SHARE * Math.abs(log.nominal(test));
+    }
+
+    /** True if, with the fault in it, the one would be found live and the other would tell: as long as nothing has stopped it. */
+    private boolean couldShow(End live, End dead) {
+        return pack.predictions().of(live.test(), leader) instanceof Prediction.Number number && live(live.test(), number.mean())
+                && evidence.couldTell(dead.test());
     }
 
     private boolean fromEndToEnd(Test.Reading test) {

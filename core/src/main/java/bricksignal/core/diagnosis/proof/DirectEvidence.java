@@ -103,7 +103,7 @@ final class DirectEvidence {
         return group.contains(other) || group.stream().anyMatch(h -> parts.containsAll(pack.space().get(h).parts()));
     }
 
-    private boolean couldTell(Test test) {
+    boolean couldTell(Test test) {
         return pack.predictions().outcomes(test).common(leader, pack.space().nothing()) < ProofGate.TOLD_APART;
     }
 }

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import type { ChangeOut, TerminalLine } from '../api/client'
+import { useHandle } from '../visit/handle'
+
+/** What is on each terminal and what is typed off the board; one tap where it is as usual. */
+defineProps<{ change: ChangeOut; closed: boolean }>()
+const { add } = useHandle()
+const texts = reactive<Record<string, string>>({})
+const own = ref('')
+const ownConductor = ref('')
+const plates = reactive<Record<string, string>>({})
+const cable = ref('')
+const spare = ref('')
+
+function keep(line: TerminalLine, conductor: string) {
+  if (!conductor.trim()) return
+  add({ kind: 'TERMINAL', terminal: line.terminal, conductor: conductor.trim() })
+  delete texts[line.terminal]
+}
+function keepOwn() {
+  add({ kind: 'TERMINAL', terminal: own.value.trim(), conductor: ownConductor.value.trim() })
+  own.value = ''
+  ownConductor.value = ''
+}
+function keepPlate(what: ChangeOut['plate'][number]['what']) {
+  const text = plates[what]?.trim()
+  if (text) add({ kind: 'PLATE', what, text })
+}
+function keepSpare() {
+  add({ kind: 'SPARE', cable: cable.value.trim(), conductor: spare.value.trim() })
+  spare.value = ''
+}
+</script>
+
+<template>
+  <dl class="plates">
+    <div v-for="p in change.plate" :key="p.what">
+      <dt>
+        <label :for="`plate-${p.what}`">{{ p.label }}</label>
+      </dt>
+      <dd>
+        <input
+          :id="`plate-${p.what}`"
+          class="form-control num"
+          maxlength="60"
+          :value="plates[p.what] ?? p.text ?? ''"
+          :disabled="closed"
+          @input="plates[p.what] = ($event.target as HTMLInputElement).value"
+          @change="keepPlate(p.what)"
+        />
+      </dd>
+    </div>
+  </dl>
+  <ul class="terminals">
+    <li v-for="t in change.terminals" :key="t.terminal" :class="{ known: t.conductor }">
+      <span class="name">{{ t.label }}</span>
+      <span v-if="t.conductor" class="on">{{ t.conductor }}</span>
+      <template v-else-if="!closed">
+        <button v-if="t.usual" type="button" class="key" :data-test="`usual-${t.terminal}`" @click="keep(t, t.usual)">
+          {{ t.usual }}
+        </button>
+        <form class="typed" @submit.prevent="keep(t, texts[t.terminal] ?? '')">
+          <input
+            v-model="texts[t.terminal]"
+            class="form-control"
+            maxlength="120"
+            placeholder="something else"
+            :aria-label="`What is on ${t.label}`"
+          />
+          <button class="key quiet" type="submit">Keep</button>
+        </form>
+      </template>
+      <span v-else class="soft">not written down</span>
+    </li>
+  </ul>
+  <template v-if="!closed">
+    <form class="more" @submit.prevent="keepOwn">
+      <input
+        v-model="own"
+        class="form-control"
+        maxlength="60"
+        placeholder="another terminal"
+        aria-label="Another terminal"
+        required
+      />
+      <input
+        v-model="ownConductor"
+        class="form-control"
+        maxlength="120"
+        placeholder="what is on it"
+        aria-label="What is on the other terminal"
+        required
+      />
+      <button class="key quiet" type="submit">Add it</button>
+    </form>
+    <form class="more" @submit.prevent="keepSpare">
+      <input v-model="cable" class="form-control" maxlength="60" placeholder="cable" aria-label="Cable" required />
+      <input
+        v-model="spare"
+        class="form-control"
+        maxlength="120"
+        placeholder="spare conductor"
+        aria-label="Spare conductor"
+        required
+      />
+      <button class="key quiet" type="submit">Add the spare</button>
+    </form>
+  </template>
+  <p v-if="change.spares.length">
+    <strong>Spare:</strong> {{ change.spares.map((s) => `${s.conductor} in ${s.cable}`).join('; ') }}
+  </p>
+</template>
+
+<style scoped lang="scss">
+.plates {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem 1.5rem;
+  margin: 0.5rem 0 1rem;
+}
+dd {
+  margin: 0;
+}
+.terminals {
+  list-style: none;
+  padding: 0;
+  border-top: 2px solid var(--line);
+}
+.terminals li {
+  display: grid;
+  grid-template-columns: minmax(7rem, 1fr) auto minmax(0, 16rem);
+  align-items: center;
+  gap: 0.25rem 0.75rem;
+  min-height: 52px;
+  border-bottom: 1px solid var(--line-soft);
+}
+.name {
+  font-weight: 700;
+}
+.known .on {
+  grid-column: 2 / -1;
+}
+.known .on::before {
+  content: '■ ';
+  color: var(--next);
+}
+.typed {
+  display: flex;
+  gap: 0.5rem;
+  grid-column: 3;
+}
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  margin-bottom: 0.5rem;
+}
+.more input {
+  flex: 1 1 9rem;
+}
+@media (max-width: 700px) {
+  .terminals li {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 0.35rem 0;
+  }
+  .typed {
+    grid-column: 1 / -1;
+  }
+}
+</style>

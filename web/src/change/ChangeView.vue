@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { answer, api, type ChangeOut } from '../api/client'
+import { useHandle } from '../visit/handle'
+import AsFound from './AsFound.vue'
+import ConductorMap from './ConductorMap.vue'
+import DifferenceList from './DifferenceList.vue'
+import LendPart from './LendPart.vue'
+import PhotoStrip from './PhotoStrip.vue'
+import SwitchBank from './SwitchBank.vue'
+
+const { id, visit, page } = useHandle()
+const route = useRoute()
+const part = ref('')
+const board = ref('')
+const closed = computed(() => Boolean(visit.value!.closedAt))
+const { data: boards } = useQuery({
+  queryKey: ['visit', id, 'new-boards'],
+  queryFn: () =>
+    answer<{ name: string; title: string }[]>(api.GET('/api/visits/{id}/new-boards', { params: { path: { id } } })),
+})
+const { data: change, error } = useQuery({
+  queryKey: computed(() => ['visit', id, 'change-out', part.value, board.value, page.value?.entries]),
+  queryFn: () =>
+    answer<ChangeOut>(
+      api.GET('/api/visits/{id}/change-out', {
+        params: { path: { id }, query: { part: part.value, board: board.value } },
+      }),
+    ),
+  placeholderData: keepPreviousData,
+})
+</script>
+
+<template>
+  <main class="page" data-test="change-page">
+    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <p v-else-if="!change" class="soft">Laying out the board.</p>
+    <template v-if="change">
+      <h1 class="h3">Changing the {{ change.boards.find((b) => b.part === change!.board)?.label }}</h1>
+      <p v-if="change.blocked" class="blocked" data-test="blocked">{{ change.blocked }}</p>
+      <label v-if="change.boards.length > 1" class="form-label">
+        Which board
+        <select v-model="part" class="form-select">
+          <option value="">the one that is blamed</option>
+          <option v-for="b in change.boards" :key="b.part" :value="b.part">{{ b.label }}</option>
+        </select>
+      </label>
+      <ul class="caution">
+        <li v-for="c in change.cautions" :key="c">{{ c }}</li>
+      </ul>
+      <h2 class="h5">As found, before anything comes off</h2>
+      <PhotoStrip :closed="closed" />
+      <AsFound :change="change" :closed="closed" />
+      <SwitchBank :switches="change.switches" />
+      <h2 class="h5">The new board</h2>
+      <select v-model="board" class="form-select board" aria-label="Which board comes in" data-test="new-board">
+        <option value="">the same kind again</option>
+        <option v-for="b in boards" :key="b.name" :value="b.name">{{ b.title }}</option>
+      </select>
+      <DifferenceList :differences="change.differences" :closed="closed" />
+      <p v-for="p in change.problems" :key="p" class="problem" role="alert">{{ p }}.</p>
+      <ConductorMap
+        :moves="change.map"
+        :closed="closed"
+        :held="Boolean(change.blocked) || change.problems.length > 0"
+      />
+      <LendPart :closed="closed" />
+      <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">Back to the verdict</RouterLink>
+    </template>
+  </main>
+</template>
+
+<style scoped lang="scss">
+h2 {
+  margin-top: 1.75rem;
+}
+.blocked {
+  font-weight: 700;
+  border-left: 10px dashed var(--ink);
+  padding-left: 0.75rem;
+}
+.board {
+  max-width: 28rem;
+  min-height: 48px;
+}
+</style>
