@@ -7,12 +7,10 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Generated;
-import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
 /** What was offered to a customer. Never changed, never removed. */
 @Entity
-@Immutable
 @Table(name = "quote")
 @SuppressWarnings("UnusedVariable") // columns that only the database reads
 class Quote {

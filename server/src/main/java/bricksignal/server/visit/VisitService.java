@@ -67,8 +67,7 @@ public class VisitService {
     @Transactional(readOnly = true)
     List<Visit> found(String login, String text) {
         Account account = accounts.of(login);
-        String like = "%" + text.trim().toLowerCase(Locale.ROOT).replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
-        return visits.found(like, account.role() == Account.Role.LEAD ? null : account.id(), Limit.of(MOST_FOUND));
+        return visits.found(text.trim().toLowerCase(Locale.ROOT), account.role() == Account.Role.LEAD, account.id(), Limit.of(MOST_FOUND));
     }
 
     /** Makes a job for whoever asks. */
@@ -174,7 +173,7 @@ public class VisitService {
     }
 
     private Set<String> twins(Cases.Open open, Filed sent) {
-        return sent.entry() instanceof Entry.Twin ? store.twins(open.visit().visit()).stream().map(unit -> unit.id().toString())
+        return sent.entry() instanceof Entry.Twin || sent.entry() instanceof Entry.Lent ? store.twins(open.visit().visit()).stream().map(unit -> unit.id().toString())
                 .collect(Collectors.toSet()) : Set.of();
     }
 }

@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -36,12 +35,11 @@ public interface Visits extends JpaRepository<Visit, UUID> {
      * Visits in which a text is found, newest first: in what was complained of, found and decided, in the unit, its site and its board,
      * in who was there, or as the number.
      *
-     * @param like the text in small letters between percent signs
-     * @param technician whose visits alone, or null for everybody's
+     * @param text in small letters
+     * @param everybody whether the visits of others count as well
      */
-    @Query(WITH_ALL + "left join u.overlay o where (:technician is null or t.id = :technician) and (lower(v.complaint) like :like "
-            + "or lower(v.verdict) like :like or lower(v.decided) like :like or lower(u.label) like :like or lower(u.location) like :like "
-            + "or lower(u.pack) like :like or lower(u.site.name) like :like or lower(u.site.address) like :like or lower(o.name) like :like "
-            + "or lower(t.name) like :like or cast(v.number as string) like :like) order by v.scheduledOn desc, v.number desc")
-    List<Visit> found(String like, @Nullable UUID technician, Limit most);
+    @Query(WITH_ALL + "left join u.overlay o where (:everybody = true or t.id = :technician) and locate(:text, lower(concat(v.complaint, ' ', "
+            + "coalesce(v.verdict, ''), ' ', coalesce(v.decided, ''), ' ', u.label, ' ', u.location, ' ', u.pack, ' ', u.site.name, ' ', u.site.address, ' ', "
+            + "coalesce(o.name, ''), ' ', t.name, ' ', cast(v.number as string)))) > 0 order by v.scheduledOn desc, v.number desc")
+    List<Visit> found(String text, boolean everybody, UUID technician, Limit most);
 }
