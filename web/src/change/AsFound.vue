@@ -7,6 +7,8 @@ import { useHandle } from '../visit/handle'
 defineProps<{ change: ChangeOut; closed: boolean }>()
 const { add } = useHandle()
 const texts = reactive<Record<string, string>>({})
+/** The terminal that has something else on it than usual. */
+const other = ref('')
 const own = ref('')
 const ownConductor = ref('')
 const plates = reactive<Record<string, string>>({})
@@ -17,6 +19,7 @@ function keep(line: TerminalLine, conductor: string) {
   if (!conductor.trim()) return
   add({ kind: 'TERMINAL', terminal: line.terminal, conductor: conductor.trim() })
   delete texts[line.terminal]
+  other.value = ''
 }
 function keepOwn() {
   add({ kind: 'TERMINAL', terminal: own.value.trim(), conductor: ownConductor.value.trim() })
@@ -60,7 +63,16 @@ function keepSpare() {
         <button v-if="t.usual" type="button" class="key" :data-test="`usual-${t.terminal}`" @click="keep(t, t.usual)">
           {{ t.usual }}
         </button>
-        <form class="typed" @submit.prevent="keep(t, texts[t.terminal] ?? '')">
+        <button
+          v-if="t.usual && other !== t.terminal"
+          type="button"
+          class="key quiet"
+          :aria-label="`other than usual on ${t.label}`"
+          @click="other = t.terminal"
+        >
+          other
+        </button>
+        <form v-else class="typed" @submit.prevent="keep(t, texts[t.terminal] ?? '')">
           <input
             v-model="texts[t.terminal]"
             class="form-control"
@@ -129,7 +141,7 @@ dd {
 }
 .terminals li {
   display: grid;
-  grid-template-columns: minmax(7rem, 1fr) auto minmax(0, 16rem);
+  grid-template-columns: minmax(7rem, 1fr) auto minmax(4rem, auto);
   align-items: center;
   gap: 0.25rem 0.75rem;
   min-height: 52px;
@@ -161,7 +173,7 @@ dd {
 }
 @media (max-width: 700px) {
   .terminals li {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr) auto auto;
     padding: 0.35rem 0;
   }
   .typed {

@@ -47,9 +47,7 @@ const { data: change, error } = useQuery({
           <option v-for="b in change.boards" :key="b.part" :value="b.part">{{ b.label }}</option>
         </select>
       </label>
-      <ul class="caution">
-        <li v-for="c in change.cautions" :key="c">{{ c }}</li>
-      </ul>
+      <p class="caution">{{ change.cautions[0] }}</p>
       <h2 class="h5">As found, before anything comes off</h2>
       <PhotoStrip :closed="closed" />
       <AsFound :change="change" :closed="closed" />
@@ -61,6 +59,9 @@ const { data: change, error } = useQuery({
       </select>
       <DifferenceList :differences="change.differences" :closed="closed" />
       <p v-for="p in change.problems" :key="p" class="problem" role="alert">{{ p }}.</p>
+      <ul class="caution rules">
+        <li v-for="c in change.cautions.slice(1)" :key="c">{{ c }}</li>
+      </ul>
       <ConductorMap
         :moves="change.map"
         :closed="closed"
@@ -80,6 +81,13 @@ h2 {
   font-weight: 700;
   border-left: 10px dashed var(--ink);
   padding-left: 0.75rem;
+}
+.blocked::first-letter {
+  text-transform: uppercase;
+}
+.rules {
+  list-style: none;
+  margin-top: 1.75rem;
 }
 .board {
   max-width: 28rem;

@@ -42,6 +42,7 @@ describe('changing a board', () => {
     const found = mount(AsFound, { props: { change: change as never, closed: false }, global })
     await found.find('[data-test=usual-W]').trigger('click')
     expect(add).toHaveBeenLastCalledWith({ kind: 'TERMINAL', terminal: 'W', conductor: 'white' })
+    await found.find('button[aria-label="other than usual on W"]').trigger('click')
     await found.find('input[aria-label="What is on W"]').setValue(' brown 3 ')
     await found.find('form.typed').trigger('submit')
     expect(add).toHaveBeenLastCalledWith({ kind: 'TERMINAL', terminal: 'W', conductor: 'brown 3' })

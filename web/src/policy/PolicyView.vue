@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { answer, api, Problem } from '../api/client'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
+import RatesForm from './RatesForm.vue'
 
 type Policy = components['schemas']['PolicyView']
 type Kind = Policy['notAllowed'][number]
@@ -109,6 +110,7 @@ async function save() {
       <p v-if="saved" role="status">Kept. It counts from the next look at a visit.</p>
       <button v-if="lead" type="submit" class="key next">Keep it</button>
     </form>
+    <RatesForm :lead="lead" />
   </main>
 </template>
 

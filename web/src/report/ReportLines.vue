@@ -33,4 +33,10 @@ defineProps<{ lines: LogLine[]; good?: boolean }>()
   --bs-table-color: inherit;
   border-color: var(--line-soft);
 }
+td:nth-child(3) {
+  width: 22%;
+}
+td:nth-child(4) {
+  width: 24%;
+}
 </style>

@@ -52,7 +52,7 @@ function quote(way: string) {
             <span class="what">{{ way.label }}</span>
             <span class="num hours">runs in {{ hours(way.hours) }}</span>
             <span class="num cost">{{ money(way.expected, out.currency) }}</span>
-            <span class="track" aria-hidden="true">
+            <span class="track" :class="{ beyond: way.expected > widest }" aria-hidden="true">
               <span class="sure" :style="{ width: share(way.quoted) }"></span>
               <span
                 class="may"
@@ -144,6 +144,14 @@ function quote(way: string) {
   position: relative;
   grid-column: 1 / -1;
   height: 14px;
+  overflow: hidden;
+}
+/* A cost that goes beyond the sheet is cut open at its end. */
+.beyond {
+  clip-path: polygon(0 0, 100% 0, calc(100% - 12px) 50%, 100% 100%, 0 100%);
+}
+h1::first-letter {
+  text-transform: uppercase;
 }
 .sure,
 .may,

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import org.openqa.selenium.OutputType;
+import org.openqa.selenium.support.ui.Select;
 
 /** {@code bin/screenshots}: one picture of each main view, from the demo data. */
 public final class Screenshots {
@@ -44,11 +45,6 @@ public final class Screenshots {
                 ines.add(ferry, entry("ANSWER", "test", "hear-inducer-found", "yes", true));
                 laptop.go("/visits/" + ferry + "/work");
                 take(laptop, "[data-test=next]", "work");
-                laptop.press("[data-test=why]");
-                take(laptop, "[data-test=plan]", "plan");
-                laptop.press("[data-test=to-saw]");
-                laptop.see("#saw-words").sendKeys("new one");
-                take(laptop, "[data-test='saw-new.draft-switch']", "saw");
                 board(ines);
                 laptop.go("/boards/grey-board");
                 take(laptop, "[data-test=save-board]", "board");
@@ -81,6 +77,10 @@ public final class Screenshots {
                 ines.add(ferry, entry("ANSWER", "test", "see-hose", "yes", true));
                 laptop.go("/visits/" + ferry + "/verdict");
                 take(laptop, "[data-test=verdict]", "verdict");
+                laptop.go("/visits/" + ferry + "/ways");
+                laptop.press(".way");
+                take(laptop, "[data-test=quote]", "ways");
+                changed(laptop, ines);
                 proved(laptop, ines, ferry);
                 ines.closeFixed(ferry, "Hose renewed, port cleared, three cycles watched.");
                 laptop.go("/visits/" + ferry + "/report");
@@ -88,6 +88,20 @@ public final class Screenshots {
             }
         }
         System.exit(0);
+    }
+
+    /** A board is changed for one of another series; how it was found is written down. */
+    private static void changed(Browser laptop, Client ines) throws IOException, InterruptedException {
+        String visit = ines.job("f1-furnace", "No heat.");
+        ines.add(visit, entry("SETTING", "setting", "off-delay", "found", "1 off, 2 on", "left", "1 off, 2 on"));
+        for (String terminal : new String[] {"R red", "C blue", "W white 3"}) {
+            ines.add(visit, entry("TERMINAL", "terminal", terminal.substring(0, 1), "conductor", terminal.substring(2)));
+        }
+        laptop.go("/visits/" + visit + "/change");
+        new Select(laptop.see("[data-test=new-board]")).selectByValue("skerrow-grey");
+        laptop.see("[data-test=differences]");
+        laptop.driver().executeScript("document.querySelector('.bank').scrollIntoView()");
+        take(laptop, "[data-test=differences]", "change");
     }
 
     /** The hose is renewed, and some of the proving run is done. */

@@ -110,8 +110,8 @@ class AfterVerdictTest {
         JsonNode boards = ines.get("/api/visits/" + visit + "/new-boards").json();
         List<String> names = new ArrayList<>();
         boards.forEach(board -> names.add(board.get("name").asString()));
-        assertThat(names).contains("first-board", "grey-board", "round-board");
-        JsonNode page = ines.get("/api/visits/" + visit + "/change-out?board=grey-board").json();
+        assertThat(names).contains("skerrow-first", "skerrow-grey", "skerrow-round");
+        JsonNode page = ines.get("/api/visits/" + visit + "/change-out?board=skerrow-grey").json();
         JsonNode moved = StreamSupport.stream(page.get("map").spliterator(), false).filter(m -> m.get("terminal").asString().equals("IND")).findFirst().orElseThrow();
         assertThat(moved.get("to").asString()).isEqualTo("J3 IND");
         assertThat(StreamSupport.stream(page.get("map").spliterator(), false).filter(m -> m.get("terminal").asString().equals("W")).findFirst().orElseThrow()
@@ -121,7 +121,7 @@ class AfterVerdictTest {
         assertThat(setting.get("position").asString()).as("90 s").isEqualTo("A");
         ines.add(visit, entry("AGREED", "what", setting.get("what").asString()));
         ines.add(visit, entry("MOVED", "terminal", "IND"));
-        JsonNode after = ines.get("/api/visits/" + visit + "/change-out?board=grey-board").json();
+        JsonNode after = ines.get("/api/visits/" + visit + "/change-out?board=skerrow-grey").json();
         assertThat(after.get("differences").toString()).contains("\"agreed\":true");
         assertThat(after.get("map").toString()).contains("\"done\":true");
         assertThat(after.get("blocked").asString()).as("a board is not changed before it is proven").contains("not proven");

@@ -105,22 +105,22 @@ final class WayOut {
         return way.what() == Way.What.UNIT ? Message.of("way.UNIT") : Message.of("way." + way.what(), Message.of("way.from." + way.source()));
     }
 
-    private static Message says(List<Way> ways, boolean proven) {
+    private Message says(List<Way> ways, boolean proven) {
         Way best = ways.get(0);
         Message first = ways.size() < 2 ? Message.of("way.only", label(best)) : Message.of("way.best", label(best), new Message.Number(Math.round(ways.get(1)
-                .expected() - best.expected())), label(ways.get(1)));
+                .expected() - best.expected())), label(ways.get(1)), Message.said(rates.currency()));
         return proven ? first : Message.items(Message.Joint.SEMICOLON, List.of(first, Message.of("way.not-proven")));
     }
 
-    private static Message fastest(List<Way> ways, Way best) {
+    private Message fastest(List<Way> ways, Way best) {
         Way soonest = ways.stream().min(Comparator.comparingDouble(Way::hours)).orElse(best);
         return soonest.equals(best) ? Message.NOTHING : Message.of("way.soonest", label(soonest), new Message.Number(Math.round(best.hours() - soonest.hours())),
-                new Message.Number(Math.round(soonest.expected() - best.expected())));
+                new Message.Number(Math.round(soonest.expected() - best.expected())), Message.said(rates.currency()));
     }
 
     private Message keeps(KeepOrReplace keep) {
         Message first = Message.of(keep.keep() <= keep.replace() ? "keep.keep" : "keep.replace", new Message.Number(Math.round(Math.abs(keep.replace() - keep.keep()))),
-                new Message.Number(rates.horizonYears()));
+                new Message.Number(rates.horizonYears()), Message.said(rates.currency()));
         Message from = Double.isNaN(keep.breakEvenAge()) ? Message.of("keep.never") : Message.of("keep.from", new Message.Number(Math.round(keep.breakEvenAge())));
         return Message.items(Message.Joint.SEMICOLON, List.of(first, from));
     }

@@ -107,7 +107,7 @@ public class DemoData implements ApplicationRunner {
 
     /** Boards that may come in the place of the one of a furnace. */
     private void boards() {
-        for (String name : List.of("first-board", "grey-board", "round-board")) {
+        for (String name : List.of("skerrow-first", "skerrow-grey", "skerrow-round")) {
             try {
                 overlays.save("odile", new ClassPathResource("demo/" + name + ".yaml").getContentAsString(StandardCharsets.UTF_8));
             } catch (IOException e) {
