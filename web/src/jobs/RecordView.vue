@@ -50,7 +50,8 @@ async function takeIn(event: Event) {
 <template>
   <TopBar title="Record" />
   <main class="page" data-test="record-page">
-    <label class="form-label" for="query">What to look for</label>
+    <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">What came of it</RouterLink>
+    <label class="form-label d-block" for="query">What to look for</label>
     <input
       id="query"
       v-model="text"

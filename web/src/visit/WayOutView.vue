@@ -90,6 +90,9 @@ function quote(way: string) {
       <p v-if="out.ways.length" class="soft small">
         Full: what the customer pays on this order. Hatched: what may come, weighed by its chance. Line: one sigma.
       </p>
+      <p v-if="out.spares.length" data-test="spares">
+        <strong>A spare conductor may take its place:</strong> {{ out.spares.join('; ') }}
+      </p>
       <section v-if="out.untested.length">
         <h2 class="h5">Never got power, so nobody knows</h2>
         <ul>

@@ -255,7 +255,7 @@ describe('a unit that was visited before', () => {
           closedAt: '2026-11-20T10:00:00Z',
           outcome: 'LEFT_RUNNING',
           decided: 'filter to come',
-          past: { changed: ['igniter'], left: ['Off delay: 90'], stillIn: ['clip lead'] },
+          past: { changed: ['igniter'], left: ['Off delay: 90'], stillIn: ['clip lead'], borrowed: [] },
         },
       ],
     }

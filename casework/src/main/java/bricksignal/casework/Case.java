@@ -261,6 +261,12 @@ public final class Case {
         return stamps;
     }
 
+    /** The entries of a log that still stand: neither taken back nor replaced. Nothing is reasoned of them. */
+    public static List<Filed> standing(List<Filed> entries) {
+        Set<String> out = outdated(entries);
+        return entries.stream().filter(filed -> !out.contains(filed.id())).toList();
+    }
+
     /** What was taken back or replaced, and what was said of a twin before the last time. */
     private static Set<String> outdated(List<Filed> entries) {
         Set<String> out = new HashSet<>();

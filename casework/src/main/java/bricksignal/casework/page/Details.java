@@ -45,6 +45,25 @@ public final class Details {
             boolean offered) {
     }
 
+    /**
+     * What a visit came to.
+     *
+     * @param proven whether what was found was proven before each repair, or as it stands
+     * @param repaired parts, by id, in the order in which they were repaired
+     * @param board whether a board is among them
+     * @param skipped how many things a stricter school would have asked for and nobody showed
+     */
+    public record Concluded(boolean proven, List<String> repaired, boolean board, int skipped) {
+    }
+
+    /** What a case came to. */
+    public static Concluded concluded(Case now) {
+        List<Verdict> found = found(now).map(Case::verdict).toList();
+        List<String> repaired = List.copyOf(now.diagnosis().repaired());
+        return new Concluded(found.stream().allMatch(verdict -> verdict.status() == Verdict.Status.PROVEN), repaired, repaired.stream()
+                .anyMatch(part -> now.unit().model().part(part).kind() == Part.Kind.BOARD), found.stream().mapToInt(verdict -> verdict.skipped().size()).sum());
+    }
+
     /** The verdict in one line, as it is kept when the visit is closed: what was found before each repair, or what is found now. */
     public static Message verdict(Case now) {
         return Message.items(Message.Joint.SEMICOLON, found(now).map(then -> {

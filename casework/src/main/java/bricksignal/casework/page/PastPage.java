@@ -2,9 +2,9 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
 import bricksignal.casework.CaseUnit;
-import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.Part;
 import bricksignal.core.words.Message;
@@ -33,21 +33,33 @@ public record PastPage(List<Message> changed, List<Message> left, List<Message> 
 
     /** What the entries of an earlier visit say; those that this unit does not understand count as nothing. */
     public static PastPage of(CaseUnit unit, List<Filed> entries) {
-        Case then = Case.of(unit, Policy.defaults(), entries);
+        Case nothingYet = Case.of(unit, Policy.defaults());
         List<Message> changed = new ArrayList<>();
         Map<String, Message> left = new LinkedHashMap<>();
+        List<Message> stillIn = new ArrayList<>();
         List<Message> borrowed = new ArrayList<>();
-        for (Line line : then.lines()) {
-            if (line.counts() && line.filed().entry() instanceof Entry.Repaired repaired) {
-                changed.add(Message.said(unit.model().part(repaired.part()).label()));
-            } else if (line.counts() && line.filed().entry() instanceof Entry.SetTo set) {
-                left.put(set.setting(), Message.of("history.left", Message.said(unit.model().setting(set.setting()).label()), Message.said(set.left())));
-            } else if (line.counts() && line.filed().entry() instanceof Entry.Lent lent) {
+        for (Filed filed : Case.standing(entries)) {
+            if (filed.entry() instanceof Entry.Repaired repaired) {
+                changed.add(part(unit, repaired.part()));
+            } else if (filed.entry() instanceof Entry.SetTo set) {
+                unit.model().settings().stream().filter(setting -> setting.id().equals(set.setting())).findFirst().ifPresent(setting -> left.put(set.setting(),
+                        Message.of("history.left", Message.said(setting.label()), Message.said(set.left()))));
+            } else if (filed.entry() instanceof Entry.ChangeIn change) {
+                stillIn.add(change(nothingYet, change));
+            } else if (filed.entry() instanceof Entry.Lent lent) {
                 borrowed.add(part(unit, lent.part()));
             }
         }
-        return new PastPage(changed, List.copyOf(left.values()), then.changesIn().stream().map(filed -> then.change((Entry.ChangeIn) filed.entry())).toList(),
-                borrowed);
+        return new PastPage(changed, List.copyOf(left.values()), stillIn, borrowed);
+    }
+
+    /** What was put in; by the name of its test where this unit has none of that any more. */
+    private static Message change(Case now, Entry.ChangeIn change) {
+        try {
+            return now.change(change);
+        } catch (Refused unknown) {
+            return Message.said(String.valueOf(change.test()));
+        }
     }
 
     /** A part as people say it; by its own name where this unit has none of that. */

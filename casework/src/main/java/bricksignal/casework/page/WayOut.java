@@ -2,6 +2,8 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
 import bricksignal.casework.Figures;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
 import bricksignal.core.costing.KeepOrReplace;
 import bricksignal.core.costing.Rates;
 import bricksignal.core.costing.Situation;
@@ -56,7 +58,7 @@ final class WayOut {
         boolean proven = verdict.status() == Verdict.Status.PROVEN;
         if (leader.nothing() || verdict.status() == Verdict.Status.UNEXPLAINED) {
             return new WayOutPage(rates.currency(), Message.NOTHING, proven, age, knownAge != null, List.of(), Message.of("way.none"), Message.NOTHING,
-                    List.of(), Message.NOTHING, null, figureLines(List.of()));
+                    List.of(), List.of(), Message.NOTHING, null, figureLines(List.of()));
         }
         List<Part> parts = Stream.concat(leader.parts().stream(), verdict.damaged().stream().map(model::part)).distinct().map(this::priced).toList();
         List<Situation.Untested> untested = verdict.untested().stream().map(model::part).map(part -> new Situation.Untested(priced(part),
@@ -68,7 +70,16 @@ final class WayOut {
         KeepOrReplace keep = KeepOrReplace.of(rates, repair, mean, age);
         return new WayOutPage(rates.currency(), leader.label(), proven, age, knownAge != null, ways.stream().map(this::line).toList(), says(ways, proven),
                 fastest(ways, best), untested.stream().map(u -> new WayOutPage.UntestedLine(u.part().id(), u.part().label(), u.chance(), u.part().price()
-                + u.part().minutes() * now.policy().labourPerMinute())).toList(), keeps(keep), picture(keep), figureLines(parts));
+                + u.part().minutes() * now.policy().labourPerMinute())).toList(), spares(leader), keeps(keep), picture(keep), figureLines(parts));
+    }
+
+    /** What could take the place of a conductor, where one is bad. */
+    private List<Message> spares(Hypothesis leader) {
+        if (leader.parts().stream().noneMatch(part -> part.kind() == Part.Kind.WIRING)) {
+            return List.of();
+        }
+        return now.lines().stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Spare spare ? Stream.of(Message.of("way.spare",
+                Message.said(spare.conductor()), Message.said(spare.cable()))) : Stream.<Message>empty()).toList();
     }
 
     private Part priced(Part part) {

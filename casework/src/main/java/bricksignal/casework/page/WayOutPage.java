@@ -20,12 +20,13 @@ import org.jspecify.annotations.Nullable;
  * @param says which way, and why; nothing where there is none
  * @param fastest which way runs soonest and what that costs more; nothing where it is the same one
  * @param untested what never got power and was not tested, with the chance that it is bad too
+ * @param spares conductors that nothing is on, where a conductor is to be put right
  * @param keeps whether keeping it or replacing it is cheaper, and from which age on
  * @param byAge the picture of that
  * @param figures what may be put in place of the company's
  */
 public record WayOutPage(String currency, Message cause, boolean proven, double age, boolean ageKnown, List<WayLine> ways, Message says, Message fastest,
-        List<UntestedLine> untested, Message keeps, @Nullable Curve byAge, List<FigureLine> figures) {
+        List<UntestedLine> untested, List<Message> spares, Message keeps, @Nullable Curve byAge, List<FigureLine> figures) {
 
     /**
      * A way.

@@ -1,13 +1,13 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.wiring.Cable;
+import bricksignal.core.wiring.ControlFuse;
 import bricksignal.core.wiring.IsolationPlan;
 import java.util.List;
 
 /** What a control transformer and a cable carry: amperes, drop, what is left at the far end, the fuse. */
 final class ControlCircuit extends Calculator {
 
-    private static final double[] FUSES = {1, 2, 3, 5};
     private static final double PERCENT = 100;
 
     ControlCircuit() {
@@ -25,10 +25,7 @@ final class ControlCircuit extends Calculator {
         double amps = load / IsolationPlan.VOLTS;
         double drop = far / IsolationPlan.VOLTS * new Cable(given.number("feet"), Integer.parseInt(given.choice("gauge"))).loopOhms();
         double left = given.number("supply") - drop;
-        double fuse = FUSES[FUSES.length - 1];
-        for (int i = FUSES.length - 1; i >= 0; i--) {
-            fuse = FUSES[i] >= given.number("rated") / IsolationPlan.VOLTS ? FUSES[i] : fuse;
-        }
+        double fuse = ControlFuse.amps(given.number("rated"), IsolationPlan.VOLTS);
         String says = load > given.number("rated") ? "overloaded" : left < IsolationPlan.PULLS_IN * IsolationPlan.VOLTS ? "drop" : "within";
         return finding(says, says.equals("within"), List.of(result("far", left, "V AC", 1), result("amps", amps, "A", 2), result("drop", drop, "V", 2),
                 result("share", PERCENT * load / given.number("rated"), "%", 0), result("fuse", fuse, "A", 0)), null, left);

@@ -25,9 +25,6 @@ public record IsolationPlan(Control building, Control unit, List<Relay> relays, 
     public static final double VOLTS = 24;
     /** A relay pulls in from 85 % of its rated volts (common practice). */
     public static final double PULLS_IN = 0.85;
-    /** Class 2: at most 100 VA, and a fuse of at most 100 over the volts (NFPA 70 article 725 and chapter 9 table 11, from memory). */
-    private static final double CLASS_2_VA = 100;
-    private static final List<Double> FUSES = List.of(0.5, 1.0, 2.0, 3.0, 4.0);
     private static final String BLUE = "blue";
     private static final String RED = "red";
 
@@ -140,8 +137,7 @@ public record IsolationPlan(Control building, Control unit, List<Relay> relays, 
 
     private static Load load(Wire.Side side, Control control, double added) {
         double va = control.ownVa() + added;
-        double most = Math.min(control.ratedVa(), CLASS_2_VA) / VOLTS;
-        double fuse = FUSES.stream().filter(amps -> amps >= va / VOLTS && amps <= most).reduce((one, other) -> other).orElse(0.0);
-        return new Load(side, va, control.ratedVa(), va <= control.ratedVa(), control.ratedVa() <= CLASS_2_VA, fuse);
+        double fuse = ControlFuse.amps(control.ratedVa(), VOLTS);
+        return new Load(side, va, control.ratedVa(), va <= control.ratedVa(), control.ratedVa() <= ControlFuse.CLASS_2_VA, fuse >= va / VOLTS ? fuse : 0);
     }
 }

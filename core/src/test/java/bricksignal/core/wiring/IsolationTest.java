@@ -60,12 +60,12 @@ class IsolationTest {
         assertThat(plan.alone()).containsExactly(new IsolationPlan.Alone(Wire.Side.UNIT, Function.COOL_SECOND, "Y2"));
     }
 
-    /** By hand: 8 + 3 x 2 VA on 40; 20 + 12 + 6 + 10 on 75; a fuse of 1 A for the first (40 VA over 24 V is 1.7 A), of 3 A for the other. */
+    /** By hand: 8 + 3 x 2 VA on 40; 20 + 12 + 6 + 10 on 75; 167 % of 1.67 A and of 3.1 A, at most 4.2 A: fuses of 2 and 4 A. */
     @Test
     void eachTransformerCarriesWhatHangsOnItWithEverythingCalled() {
         IsolationPlan plan = IsolationPlan.of(BUILDING, ROOF, 2, new Cable(100, 18));
-        assertThat(plan.loads()).containsExactly(new IsolationPlan.Load(Wire.Side.BUILDING, 14, 40, true, true, 1),
-                new IsolationPlan.Load(Wire.Side.UNIT, 48, 75, true, true, 3));
+        assertThat(plan.loads()).containsExactly(new IsolationPlan.Load(Wire.Side.BUILDING, 14, 40, true, true, 2),
+                new IsolationPlan.Load(Wire.Side.UNIT, 48, 75, true, true, 4));
         Control small = new Control("relay board", "24V", "GND", 10, 8, BUILDING.terminals());
         assertThat(IsolationPlan.of(small, ROOF, 2, new Cable(100, 18)).loads().get(0)).isEqualTo(new IsolationPlan.Load(Wire.Side.BUILDING, 14, 10,
                 false, true, 0));

@@ -1,5 +1,6 @@
 package bricksignal.server.record;
 
+import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.ReportPage;
 import bricksignal.casework.page.RunDump;
@@ -12,6 +13,9 @@ import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.words.Words;
 import java.security.Principal;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -80,7 +84,7 @@ class RecordController {
     @GetMapping("/api/visits/{id}/readings.csv")
     ResponseEntity<String> csv(Principal principal, @PathVariable UUID id) {
         VisitService.Kept kept = visits.kept(principal.getName(), id);
-        return named(kept.visit(), "readings", "csv", CSV, workbench.at(() -> ReadingsCsv.of(CasePages.of(kept.now()).log(), words)));
+        return named(kept.visit(), "readings", "csv", CSV, workbench.at(() -> readings(CasePages.of(kept.now()).log())));
     }
 
     /** The run as a value change dump (IEEE 1364). */
@@ -107,6 +111,12 @@ class RecordController {
     @PostMapping("/api/visits/import")
     TakenIn takeIn(Principal principal, @RequestBody Map<String, Object> document) {
         return file.takenIn(principal.getName(), document);
+    }
+
+    private String readings(List<CasePage.LogLine> log) {
+        return CsvText.of(List.of("time", "id", "kind", "what", "found", "in good order", "judgement", "counts"), log.stream().map(line -> Arrays.asList(
+                Instant.ofEpochMilli(line.madeAt()), line.id(), line.kind(), words.of(line.what()), words.of(line.found()), words.of(line.due()),
+                words.of(line.judgement()), line.counts())));
     }
 
     private static <T> ResponseEntity<T> named(Visit visit, String what, String ending, MediaType type, T body) {

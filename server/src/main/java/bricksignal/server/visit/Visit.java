@@ -14,6 +14,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.Generated;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 /** One visit to one unit. */
 @Entity
 @Table(name = "visit")
+@SuppressWarnings("UnusedVariable") // columns that only the database reads
 public class Visit {
 
     /** How a visit ended. */
@@ -61,6 +63,11 @@ public class Visit {
     private @Nullable OverlayVersion overlayVersion;
     @Column(name = "pack_digest")
     private @Nullable String packDigest;
+    private @Nullable Boolean proven;
+    private String repaired = "";
+    @Column(name = "board_changed")
+    private boolean boardChanged;
+    private int skipped;
 
     protected Visit() {
     }
@@ -98,6 +105,19 @@ public class Visit {
         outcome = how;
         decided = whatWasDecided;
         verdict = lastVerdict;
+    }
+
+    /**
+     * What it came to, for the lead.
+     *
+     * @param parts what was repaired, by id
+     * @param asked how much proof a stricter school would have asked for
+     */
+    public void concluded(boolean wasProven, List<String> parts, boolean board, int asked) {
+        proven = wasProven;
+        repaired = String.join(",", parts);
+        boardChanged = board;
+        skipped = asked;
     }
 
     /** Opens a closed visit again. */

@@ -136,7 +136,8 @@ public class VisitService {
             Cases.Open open = cases.open(login, visitId);
             mayClose(open, outcome);
             String verdict = workbench.at(() -> words.of(Details.verdict(open.now())));
-            if (store.close(open.visit(), open.place(), outcome, decided.trim(), verdict)) {
+            Details.Concluded concluded = workbench.at(() -> Details.concluded(open.now()));
+            if (store.close(open.visit(), open.place(), outcome, decided.trim(), verdict, concluded)) {
                 return;
             }
         }

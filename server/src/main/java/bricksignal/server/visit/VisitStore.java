@@ -2,6 +2,7 @@ package bricksignal.server.visit;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
+import bricksignal.casework.page.Details;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
@@ -198,7 +199,7 @@ class VisitStore {
 
     /** Closes a visit; closing it again in the same way changes nothing. False if something came to its log meanwhile. */
     @Transactional
-    boolean close(Snapshot seen, long seenPlace, Visit.Outcome outcome, String decided, String verdict) {
+    boolean close(Snapshot seen, long seenPlace, Visit.Outcome outcome, String decided, String verdict, Details.Concluded concluded) {
         Visit visit = own(seen.account(), visits.locked(seen.visit().id()).orElse(null));
         if (visit.closed() && visit.outcome() == outcome) {
             return true;
@@ -208,6 +209,7 @@ class VisitStore {
             return false;
         }
         visit.close(clock.instant(), outcome, decided, verdict, seen.unit().digest(), board(visit));
+        visit.concluded(concluded.proven(), concluded.repaired(), concluded.board(), concluded.skipped());
         events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, clock.instant(), outcome + ": " + decided));
         return true;
     }

@@ -1,0 +1,146 @@
+package bricksignal.server.lead;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Counts over closed visits; the database counts. */
+@Repository
+class Closed {
+
+    /** A call-back comes within thirty days (common practice); it counts against the visit before it. */
+    private static final String VISITS = "with closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
+            + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, "
+            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, (select min(n.number) from visit n where n.unit_id = v.unit_id and n.id <> v.id "
+            + "and n.opened_at > v.closed_at and n.opened_at <= v.closed_at + interval '30 days') as back "
+            + "from visit v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
+            + "where v.closed_at >= :from and v.closed_at < :to) ";
+    private static final String COUNTS = "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
+            + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes from closed ";
+    private static final int MOST = 60;
+    private static final double WEEK_DAYS = 7;
+
+    private final EntityManager entities;
+
+    Closed(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    /**
+     * What some visits came to.
+     *
+     * @param name the family or the person; empty for all
+     * @param unknown closed before anybody counted
+     * @param backs how many came back within thirty days
+     * @param minutes from the first entry to the end, the middle one; null where there is none
+     */
+    record Figures(String name, long visits, long proven, long unknown, long backs, long boards, @Nullable Double minutes) {
+    }
+
+    /**
+     * A visit after which somebody came back, or for which a board was changed.
+     *
+     * @param skipped how much proof a stricter school would have asked for
+     * @param back the number of the visit that came back; null where none did
+     */
+    record Shown(UUID id, long number, String site, String unit, String person, String verdict, boolean proven, int skipped, @Nullable Long back) {
+    }
+
+    /** A line of all closed visits. */
+    record Row(long number, String pack, String site, String unit, String person, String complaint, String verdict, String outcome, @Nullable Boolean proven,
+            String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Long back) {
+    }
+
+    @Transactional(readOnly = true)
+    Figures all(LocalDate from, LocalDate to) {
+        return figures("select '' as name, " + COUNTS, from, to).get(0);
+    }
+
+    /** By family, by name. */
+    @Transactional(readOnly = true)
+    List<Figures> families(LocalDate from, LocalDate to) {
+        return figures("select pack as name, " + COUNTS + "group by pack order by pack", from, to);
+    }
+
+    /** By person, by name: nobody is ranked. */
+    @Transactional(readOnly = true)
+    List<Figures> people(LocalDate from, LocalDate to) {
+        return figures("select person as name, " + COUNTS + "group by person order by person", from, to);
+    }
+
+    /** Those that came back, newest first. */
+    @Transactional(readOnly = true)
+    List<Shown> backs(LocalDate from, LocalDate to) {
+        return shown("where back is not null", from, to);
+    }
+
+    /** Those for which a board was changed, newest first. */
+    @Transactional(readOnly = true)
+    List<Shown> boards(LocalDate from, LocalDate to) {
+        return shown("where board_changed", from, to);
+    }
+
+    /** All of them, oldest first. */
+    @Transactional(readOnly = true)
+    List<Row> rows(LocalDate from, LocalDate to) {
+        return asked("select * from closed order by closed_at", from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
+                text(t, "unit"), text(t, "person"), text(t, "complaint"), text(t, "verdict"), text(t, "outcome"), (Boolean) t.get("proven"), text(t, "repaired"),
+                (Boolean) t.get("board_changed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
+                ((Number) t.get("minutes")).doubleValue(), t.get("back") == null ? null : number(t, "back"))).toList();
+    }
+
+    /** How many times each part was repaired, by family and part. */
+    @Transactional(readOnly = true)
+    @SuppressWarnings("unchecked")
+    Map<String, Map<String, Integer>> used() {
+        Map<String, Map<String, Integer>> used = new LinkedHashMap<>();
+        List<Tuple> rows = entities.createNativeQuery("select u.pack, part, count(*) as times from visit v join unit u on u.id = v.unit_id "
+                + "cross join unnest(string_to_array(v.repaired, ',')) as part where v.closed_at is not null and part <> '' group by u.pack, part", Tuple.class)
+                .getResultList();
+        rows.forEach(t -> used.computeIfAbsent(text(t, "pack"), pack -> new LinkedHashMap<>()).put(text(t, "part"), (int) number(t, "times")));
+        return used;
+    }
+
+    /** Weeks since the first visit whose parts were counted was closed; 0 where none was. */
+    @Transactional(readOnly = true)
+    double weeks() {
+        Number days = (Number) entities.createNativeQuery("select coalesce(extract(epoch from now() - min(closed_at)) / 86400, 0) from visit where proven is not null")
+                .getSingleResult();
+        return Math.max(0, days.doubleValue() / WEEK_DAYS);
+    }
+
+    private List<Figures> figures(String select, LocalDate from, LocalDate to) {
+        return asked(select, from, to).stream().map(t -> new Figures(text(t, "name"), number(t, "visits"), number(t, "proven"), number(t, "unknown"),
+                number(t, "backs"), number(t, "boards"), t.get("minutes") == null ? null : ((Number) t.get("minutes")).doubleValue())).toList();
+    }
+
+    private List<Shown> shown(String where, LocalDate from, LocalDate to) {
+        return asked("select * from closed " + where + " order by closed_at desc limit " + MOST, from, to).stream().map(t -> new Shown((UUID) t.get("id"),
+                number(t, "number"), text(t, "site"), text(t, "unit"), text(t, "person"), text(t, "verdict"), Boolean.TRUE.equals(t.get("proven")),
+                ((Number) t.get("skipped")).intValue(), t.get("back") == null ? null : number(t, "back"))).toList();
+    }
+
+    @SuppressWarnings("unchecked")
+    private List<Tuple> asked(String select, LocalDate from, LocalDate to) {
+        ZoneId zone = ZoneId.systemDefault();
+        return entities.createNativeQuery(VISITS + select, Tuple.class).setParameter("from", from.atStartOfDay(zone).toInstant())
+                .setParameter("to", to.plusDays(1).atStartOfDay(zone).toInstant()).getResultList();
+    }
+
+    private static long number(Tuple tuple, String name) {
+        return ((Number) tuple.get(name)).longValue();
+    }
+
+    private static String text(Tuple tuple, String name) {
+        return String.valueOf(tuple.get(name));
+    }
+}

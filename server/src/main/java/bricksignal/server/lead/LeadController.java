@@ -1,0 +1,58 @@
+package bricksignal.server.lead;
+
+import bricksignal.server.problem.BadInput;
+import bricksignal.server.record.CsvText;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The lead's view of what was done. */
+@PreAuthorize("hasRole('LEAD')")
+@RestController
+class LeadController {
+
+    private static final int LONGEST_YEARS = 20;
+
+    private final Closed closed;
+
+    LeadController(Closed closed) {
+        this.closed = closed;
+    }
+
+    /** What closed visits of some days came to; people stand by name, nobody is ranked. */
+    record Overview(Closed.Figures all, List<Closed.Figures> families, List<Closed.Figures> people, List<Closed.Shown> backs, List<Closed.Shown> boards) {
+    }
+
+    @GetMapping("/api/lead/overview")
+    Overview overview(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        check(from, to);
+        return new Overview(closed.all(from, to), closed.families(from, to), closed.people(from, to), closed.backs(from, to), closed.boards(from, to));
+    }
+
+    @GetMapping("/api/lead/visits.csv")
+    ResponseEntity<String> csv(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+        check(from, to);
+        String text = CsvText.of(List.of("number", "family", "site", "unit", "person", "complaint", "verdict", "outcome", "proven", "repaired", "board", "skipped",
+                "opened", "closed", "minutes", "came back as"), closed.rows(from, to).stream().map(row -> Arrays.asList(row.number(), row.pack(), row.site(),
+                row.unit(), row.person(), row.complaint(), row.verdict(), row.outcome(), row.proven(), row.repaired(), row.board(), row.skipped(), row.opened(),
+                row.closed(), Math.round(row.minutes()), row.back())));
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "text/csv;charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition
+                .attachment().filename("visits.csv").build().toString()).body(text);
+    }
+
+    private static void check(LocalDate from, LocalDate to) {
+        if (from.isAfter(to)) {
+            throw new BadInput("from", "'" + from + "' comes after '" + to + "'; begin before the end.");
+        }
+        if (from.plusYears(LONGEST_YEARS).isBefore(to)) {
+            throw new BadInput("from", "From " + from + " to " + to + " is longer than " + LONGEST_YEARS + " years; choose fewer.");
+        }
+    }
+}

@@ -1,0 +1,71 @@
+package bricksignal.server.lead;
+
+import bricksignal.casework.page.StockPage;
+import bricksignal.core.costing.Rates;
+import bricksignal.core.unit.UnitModel;
+import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.PolicyService;
+import bricksignal.server.problem.Workbench;
+import bricksignal.server.record.CsvText;
+import bricksignal.server.site.SiteService;
+import bricksignal.server.site.SiteUnit;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the vans should carry, by the units that are looked after and what was wanted for them. */
+@PreAuthorize("hasRole('LEAD')")
+@RestController
+class StockController {
+
+    private final Packs packs;
+    private final SiteService sites;
+    private final PolicyService policy;
+    private final Closed closed;
+    private final Workbench workbench;
+
+    StockController(Packs packs, SiteService sites, PolicyService policy, Closed closed, Workbench workbench) {
+        this.packs = packs;
+        this.sites = sites;
+        this.policy = policy;
+        this.closed = closed;
+        this.workbench = workbench;
+    }
+
+    @GetMapping("/api/lead/stock")
+    StockPage stock() {
+        Rates rates = policy.rates();
+        Map<String, List<SiteUnit>> units = new LinkedHashMap<>();
+        sites.units().forEach(unit -> units.computeIfAbsent(unit.pack(), pack -> new ArrayList<>()).add(unit));
+        Map<String, Map<String, Integer>> used = closed.used();
+        double weeks = closed.weeks();
+        List<StockPage.Fleet> fleets = packs.models().stream().map(model -> fleet(model, units.getOrDefault(model.id(), List.of()),
+                used.getOrDefault(model.id(), Map.of()), weeks, rates)).toList();
+        return workbench.at(() -> StockPage.of(fleets, rates, policy.current()));
+    }
+
+    @GetMapping("/api/lead/stock.csv")
+    ResponseEntity<String> csv() {
+        String text = CsvText.of(List.of("family", "part", "label", "a year", "used", "price", "missing costs", "carry"), stock().lines().stream().map(line ->
+                Arrays.asList(line.family(), line.part(), line.label(), line.aYear(), line.used(), line.price(), line.missing(), line.carry())));
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "text/csv;charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition
+                .attachment().filename("van-stock.csv").build().toString()).body(text);
+    }
+
+    /** A unit whose year nobody knows counts as half its life old. */
+    private static StockPage.Fleet fleet(UnitModel model, List<SiteUnit> units, Map<String, Integer> used, double weeks, Rates rates) {
+        int now = LocalDate.now(java.time.ZoneId.systemDefault()).getYear();
+        double age = units.stream().map(SiteUnit::installedYear).mapToDouble(year -> year == null ? rates.unitYears() / 2 : Math.max(0, now - year)).average()
+                .orElse(0);
+        return new StockPage.Fleet(model, units.size(), age, used, weeks);
+    }
+}

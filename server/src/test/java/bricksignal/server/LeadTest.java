@@ -1,0 +1,97 @@
+package bricksignal.server;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.StreamSupport;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What the lead sees of closed visits. */
+@ExtendWith(RunningServer.class)
+class LeadTest {
+
+    private final Client ines;
+    private final Client odile;
+
+    LeadTest(RunningServer.Instance server) {
+        ines = server.logIn("ines");
+        odile = server.logIn("odile");
+    }
+
+    private static String days() {
+        return "?from=2025-01-01&to=" + LocalDate.now().plusDays(1);
+    }
+
+    private JsonNode overview() {
+        Client.Reply reply = odile.get("/api/lead/overview" + days());
+        assertThat(reply.status()).as(reply.body()).isEqualTo(200);
+        return reply.json();
+    }
+
+    private static JsonNode named(JsonNode figures, String name) {
+        return StreamSupport.stream(figures.spliterator(), false).filter(one -> one.get("name").asString().equals(name)).findFirst().orElseThrow();
+    }
+
+    /** A visit that was closed unproven, and came back: it counts once more everywhere it should, and nowhere else. */
+    @Test
+    void callBackCountsAgainstTheVisitBeforeIt() {
+        String unit = ines.newUnit("f3-vehicle");
+        JsonNode before = overview();
+        String first = ines.jobAt(unit, "no heat");
+        ines.add(first, entry("READING", "test", "v.BAT.standby", "reading", "12.6"));
+        assertThat(ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "=1+1 ran when I came")).status()).isEqualTo(200);
+        JsonNode between = overview();
+        assertThat(between.get("all").get("visits").asInt()).isEqualTo(before.get("all").get("visits").asInt() + 1);
+        assertThat(between.get("all").get("proven").asInt()).isEqualTo(before.get("all").get("proven").asInt());
+        assertThat(named(between.get("people"), "Ines Marrow").get("visits").asInt()).isPositive();
+        String second = ines.jobAt(unit, "no heat again");
+        Map<String, Object> now = entry("READING", "test", "v.BAT.standby", "reading", "12.5");
+        now.put("madeAt", System.currentTimeMillis() + 1000);
+        ines.add(second, now);
+        JsonNode after = overview();
+        assertThat(after.get("all").get("backs").asInt()).isEqualTo(between.get("all").get("backs").asInt() + 1);
+        JsonNode back = after.get("backs").get(0);
+        assertThat(back.get("id").asString()).isEqualTo(first);
+        assertThat(back.get("proven").asBoolean()).isFalse();
+        assertThat(named(after.get("families"), "f3-vehicle").get("backs").asInt()).isPositive();
+    }
+
+    @Test
+    void listIsCommaSeparatedAndNoCellIsAFormula() throws IOException {
+        String visit = ines.job("@SUM(A1) no heat");
+        ines.add(visit, entry("NOTE", "text", "came and went"));
+        ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "MADE_SAFE", "decided", "off"));
+        List<CSVRecord> rows = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get().parse(new StringReader(odile.get("/api/lead/visits.csv" + days())
+                .body())).getRecords();
+        assertThat(rows).isNotEmpty().allSatisfy(row -> assertThat(row.stream()).noneMatch(cell -> cell.startsWith("@") || cell.startsWith("=")));
+        assertThat(rows).anySatisfy(row -> assertThat(row.get("complaint")).isEqualTo("'@SUM(A1) no heat"));
+    }
+
+    @Test
+    void onlyTheLeadSeesItAndSenselessDaysAreRefused() {
+        assertThat(ines.get("/api/lead/overview" + days()).status()).isEqualTo(403);
+        assertThat(odile.get("/api/lead/overview?from=2026-05-01&to=2026-04-01").detail()).contains("comes after");
+        assertThat(odile.get("/api/lead/overview?from=1900-01-01&to=2026-04-01").detail()).contains("longer than");
+    }
+
+    /** More of what is wanted is carried than of what is not; the pack's weights alone say so before anybody has records. */
+    @Test
+    void vanCarriesWhatIsWorthItsRoom() {
+        JsonNode stock = odile.get("/api/lead/stock").json();
+        JsonNode igniter = StreamSupport.stream(stock.get("lines").spliterator(), false).filter(line -> line.get("family").asString().equals("f1-furnace")
+                && line.get("part").asString().equals("igniter")).findFirst().orElseThrow();
+        assertThat(igniter.get("carry").asInt()).isPositive();
+        assertThat(igniter.get("missing").asDouble()).as("a second trip is the cheapest way not to have it").isLessThanOrEqualTo(90);
+        assertThat(odile.get("/api/lead/stock.csv").body()).contains("f1-furnace,igniter");
+        assertThat(ines.get("/api/lead/stock").status()).isEqualTo(403);
+    }
+}

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { answer, api } from '../api/client'
+import type { components } from '../api/schema'
+import TopBar from '../common/TopBar.vue'
+import { money } from '../visit/money'
+import { shiftDay, today } from './day'
+import FigureBars from './FigureBars.vue'
+
+type Stock = components['schemas']['StockPage']
+type Overview = components['schemas']['Overview']
+const QUARTER_DAYS = 91
+const from = ref(shiftDay(today(), -QUARTER_DAYS))
+const to = ref(today())
+const { data, error } = useQuery({
+  queryKey: computed(() => ['lead', from.value, to.value]),
+  queryFn: () =>
+    answer<Overview>(api.GET('/api/lead/overview', { params: { query: { from: from.value, to: to.value } } }) as never),
+  placeholderData: keepPreviousData,
+})
+const stock = useQuery({
+  queryKey: ['stock'],
+  queryFn: () => answer<Stock>(api.GET('/api/lead/stock')),
+})
+const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.value}`)
+</script>
+
+<template>
+  <TopBar title="What came of it" />
+  <main class="page" data-test="lead-page">
+    <h1 class="h4">What came of it</h1>
+    <form class="days" @submit.prevent>
+      <label>From <input v-model="from" type="date" class="form-control num" required /></label>
+      <label>To <input v-model="to" type="date" class="form-control num" required /></label>
+      <a class="key" :href="csv" download>Visits (CSV)</a>
+    </form>
+    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <p v-else-if="!data" class="soft">Counting.</p>
+    <p v-else-if="data.all.visits === 0">No visit was closed in these days. Choose other ones.</p>
+    <template v-else>
+      <p class="lead num">
+        {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} came back within
+        30 days; {{ data.all.boards }} boards changed.
+      </p>
+      <FigureBars title="By family" :figures="data.families" />
+      <FigureBars title="By person, by name" :figures="data.people" />
+      <section v-if="data.backs.length">
+        <h2 class="h5">Came back within 30 days, and what had not been shown</h2>
+        <ul>
+          <li v-for="v in data.backs" :key="v.id">
+            <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}:
+            {{ v.verdict || 'no verdict' }}, {{ v.person }}.
+            <strong>{{
+              v.proven ? (v.skipped ? `proven, ${v.skipped} things skipped` : 'proven') : 'not proven'
+            }}</strong>
+            <span class="soft"> came back as {{ v.back }}</span>
+          </li>
+        </ul>
+      </section>
+      <section v-if="data.boards.length">
+        <h2 class="h5">Boards changed, and what became of them</h2>
+        <ul>
+          <li v-for="v in data.boards" :key="v.id">
+            <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.
+            <strong>{{ v.back ? `came back as ${v.back}` : 'has not come back' }}</strong>
+          </li>
+        </ul>
+      </section>
+    </template>
+    <section v-if="stock.data.value?.lines.length" data-test="stock">
+      <h2 class="h5">What a van should carry for a week</h2>
+      <p class="soft">
+        By the units that are looked after, their age, and what was wanted for them: as many as are worth their room.
+      </p>
+      <table class="table num">
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">Carry</th>
+            <th scope="col">A year</th>
+            <th scope="col">Used</th>
+            <th scope="col">To miss it costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in stock.data.value.lines" :key="line.family + line.part">
+            <td>
+              {{ line.label }} <span class="soft">{{ line.family }}</span>
+            </td>
+            <td>
+              <strong>{{ line.carry }}</strong>
+            </td>
+            <td>{{ line.aYear.toFixed(1) }}</td>
+            <td>{{ line.used }}</td>
+            <td>{{ money(line.missing, stock.data.value.currency) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
+    </section>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.days {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.75rem 1.25rem;
+  margin-bottom: 1rem;
+}
+section {
+  margin-top: 1.5rem;
+}
+.table {
+  --bs-table-bg: transparent;
+  --bs-table-color: inherit;
+  border-color: var(--line-soft);
+}
+li {
+  padding: 0.25rem 0;
+}
+</style>

@@ -1,0 +1,89 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import FigureBars from './FigureBars.vue'
+import LeadView from './LeadView.vue'
+
+const figures = { name: 'f1-furnace', visits: 4, proven: 3, unknown: 0, backs: 1, boards: 1, minutes: 61.4 }
+const shown = {
+  id: 'v1',
+  number: 7,
+  site: 'Dairy',
+  unit: 'Furnace',
+  person: 'Ines',
+  verdict: 'igniter open',
+  skipped: 0,
+}
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
+
+async function page(answers: (path: string) => Response) {
+  vi.stubGlobal('fetch', async (request: Request) => answers(new URL(request.url, 'http://x').pathname))
+  const made = mount(LeadView, {
+    global: {
+      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
+      stubs: { RouterLink: RouterLinkStub, TopBar: true },
+    },
+  })
+  await flushPromises()
+  return made
+}
+
+afterEach(() => vi.unstubAllGlobals())
+
+describe('what the lead sees', () => {
+  it('draws what was proven against all, the most visits as the whole width', () => {
+    const bars = mount(FigureBars, {
+      props: {
+        title: 'By family',
+        figures: [figures, { ...figures, name: 'f9', visits: 2, proven: 0, minutes: null as never }],
+      },
+    })
+    const first = bars.findAll('tbody tr')[0]!
+    expect(first.find('.proven').attributes('style')).toContain('75%')
+    expect(first.find('.rest').attributes('style')).toContain('25%')
+    expect(first.text()).toContain('3 of 4')
+    expect(first.text()).toContain('61')
+    expect(bars.findAll('tbody tr')[1]!.find('.rest').attributes('style')).toContain('50%')
+  })
+
+  it('says beside each call-back what had not been shown', async () => {
+    const made = await page((path) =>
+      path === '/api/lead/stock'
+        ? json({
+            currency: 'SKD',
+            lines: [
+              {
+                family: 'f1',
+                part: 'igniter',
+                label: 'igniter',
+                aYear: 5.2,
+                used: 3,
+                price: 60,
+                missing: 90,
+                carry: 2,
+              },
+            ],
+          })
+        : json({
+            all: figures,
+            families: [figures],
+            people: [figures],
+            backs: [
+              { ...shown, proven: false, back: 9 },
+              { ...shown, id: 'v2', proven: true, skipped: 2, back: 11 },
+            ],
+            boards: [{ ...shown, proven: true, back: null }],
+          }),
+    )
+    expect(made.text()).toContain('not proven')
+    expect(made.text()).toContain('proven, 2 things skipped')
+    expect(made.text()).toContain('has not come back')
+    expect(made.find('[data-test=stock]').text()).toContain('5.2')
+  })
+
+  it('says why nothing is shown', async () => {
+    const made = await page(() => json({ detail: 'The lead alone sees this.' }, 403))
+    expect(made.text()).toContain('The lead alone sees this.')
+  })
+})
