@@ -17,15 +17,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class Closed {
 
-    /** A call-back comes within thirty days (common practice); it counts against the visit before it. */
-    private static final String VISITS = "with closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
+    /** A call-back comes within thirty days (common practice); it counts against the visit before it. One pass, whatever the number of visits. */
+    private static final String VISITS = "with stepped as (select v.*, lead(v.opened_at) over w as next_opened, lead(v.number) over w as next_number from visit v "
+            + "where v.opened_at is not null and (v.closed_at >= :from or v.opened_at >= :from) window w as (partition by v.unit_id order by v.opened_at)), "
+            + "closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
             + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, "
-            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, (select min(n.number) from visit n where n.unit_id = v.unit_id and n.id <> v.id "
-            + "and n.opened_at > v.closed_at and n.opened_at <= v.closed_at + interval '30 days') as back "
-            + "from visit v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
+            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when v.next_opened > v.closed_at "
+            + "and v.next_opened <= v.closed_at + interval '30 days' then v.next_number end as back "
+            + "from stepped v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
             + "where v.closed_at >= :from and v.closed_at < :to) ";
-    private static final String COUNTS = "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
-            + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes from closed ";
+    private static final String COUNTS = "select grouping(pack) as all_packs, grouping(person) as all_people, coalesce(pack, person, '') as name, "
+            + "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
+            + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes "
+            + "from closed group by grouping sets ((), (pack), (person)) order by name";
     private static final int MOST = 60;
     private static final double WEEK_DAYS = 7;
 
@@ -60,21 +64,14 @@ class Closed {
             String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Long back) {
     }
 
-    @Transactional(readOnly = true)
-    Figures all(LocalDate from, LocalDate to) {
-        return figures("select '' as name, " + COUNTS, from, to).get(0);
+    /** Figures of all, by family and by person, each by name: nobody is ranked. */
+    record Counted(Figures all, List<Figures> families, List<Figures> people) {
     }
 
-    /** By family, by name. */
     @Transactional(readOnly = true)
-    List<Figures> families(LocalDate from, LocalDate to) {
-        return figures("select pack as name, " + COUNTS + "group by pack order by pack", from, to);
-    }
-
-    /** By person, by name: nobody is ranked. */
-    @Transactional(readOnly = true)
-    List<Figures> people(LocalDate from, LocalDate to) {
-        return figures("select person as name, " + COUNTS + "group by person order by person", from, to);
+    Counted counted(LocalDate from, LocalDate to) {
+        List<Tuple> rows = asked(COUNTS, from, to);
+        return new Counted(figures(rows, 1, 1).get(0), figures(rows, 0, 1), figures(rows, 1, 0));
     }
 
     /** Those that came back, newest first. */
@@ -118,9 +115,10 @@ class Closed {
         return Math.max(0, days.doubleValue() / WEEK_DAYS);
     }
 
-    private List<Figures> figures(String select, LocalDate from, LocalDate to) {
-        return asked(select, from, to).stream().map(t -> new Figures(text(t, "name"), number(t, "visits"), number(t, "proven"), number(t, "unknown"),
-                number(t, "backs"), number(t, "boards"), t.get("minutes") == null ? null : ((Number) t.get("minutes")).doubleValue())).toList();
+    private static List<Figures> figures(List<Tuple> rows, int allPacks, int allPeople) {
+        return rows.stream().filter(t -> number(t, "all_packs") == allPacks && number(t, "all_people") == allPeople).map(t -> new Figures(text(t, "name"),
+                number(t, "visits"), number(t, "proven"), number(t, "unknown"), number(t, "backs"), number(t, "boards"),
+                t.get("minutes") == null ? null : ((Number) t.get("minutes")).doubleValue())).toList();
     }
 
     private List<Shown> shown(String where, LocalDate from, LocalDate to) {

@@ -33,7 +33,8 @@ class LeadController {
     @GetMapping("/api/lead/overview")
     Overview overview(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         check(from, to);
-        return new Overview(closed.all(from, to), closed.families(from, to), closed.people(from, to), closed.backs(from, to), closed.boards(from, to));
+        Closed.Counted counted = closed.counted(from, to);
+        return new Overview(counted.all(), counted.families(), counted.people(), closed.backs(from, to), closed.boards(from, to));
     }
 
     @GetMapping("/api/lead/visits.csv")
