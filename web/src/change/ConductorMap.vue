@@ -81,11 +81,6 @@ section {
   width: 100%;
   min-height: 64px;
 }
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
-}
 .done td {
   color: var(--ink-soft);
 }

@@ -93,7 +93,4 @@ img {
   height: auto;
   border: 1px solid var(--line);
 }
-.key:focus-within {
-  outline: 3px solid var(--next);
-}
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQueryClient } from '@tanstack/vue-query'
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { answer, api, logOut, Problem } from '../api/client'
+import { logOut, Problem } from '../api/client'
+import { useMe } from '../api/useMe'
 import { useTheme } from '../theme/useTheme'
 
 /** Stays: a page on which nothing may be lost asks for the login itself. */
@@ -11,7 +12,7 @@ const props = defineProps<{ title: string; stays?: boolean }>()
 const router = useRouter()
 const queries = useQueryClient()
 const { theme, toggle } = useTheme()
-const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')), retry: false, staleTime: 60_000 })
+const { me } = useMe()
 
 watch(me.error, (error) => {
   if (error instanceof Problem && error.status === 401 && !props.stays) void router.replace('/login')

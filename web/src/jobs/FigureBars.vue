@@ -44,11 +44,6 @@ const share = (n: number) => `${(100 * n) / most.value}%`
 section {
   margin-top: 1.5rem;
 }
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
-}
 .wide {
   width: 50%;
 }

@@ -113,11 +113,6 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
 section {
   margin-top: 1.5rem;
 }
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
-}
 li {
   padding: 0.25rem 0;
 }

@@ -4,6 +4,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, type Job } from '../api/client'
+import { useMe } from '../api/useMe'
 import { useAttempt } from '../api/useAttempt'
 import TopBar from '../common/TopBar.vue'
 import JobList from './JobList.vue'
@@ -23,8 +24,7 @@ const found = useQuery({
   queryFn: () => answer<Job[]>(api.GET('/api/visits', { params: { query: { query: wanted.value } } })),
   enabled: computed(() => wanted.value.length > 0),
 })
-const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')), retry: false, staleTime: 60_000 })
-const lead = computed(() => me.data.value?.role === 'LEAD')
+const { lead } = useMe()
 
 const { attempt, busy, problem } = useAttempt()
 const taken = ref<{ id: string; entries: number }>()
@@ -90,9 +90,5 @@ async function takeIn(event: Event) {
 <style scoped lang="scss">
 .take {
   margin-top: 2.5rem;
-}
-.key:focus-within {
-  outline: 3px solid var(--next);
-  outline-offset: 2px;
 }
 </style>

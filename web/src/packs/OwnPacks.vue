@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
 import { answer, api, checkPack, plain, Problem, type OwnPack, type PackCheck } from '../api/client'
+import { useMe } from '../api/useMe'
 import { useAttempt } from '../api/useAttempt'
 import ProblemList from '../boards/ProblemList.vue'
 
@@ -11,9 +12,8 @@ const emit = defineEmits<{ kept: [id: string] }>()
 const DRAFT = 'brick.own-pack'
 const AGAIN_MS = 1500
 
-const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')) })
+const { lead } = useMe()
 const own = useQuery({ queryKey: ['own-packs'], queryFn: () => answer<OwnPack[]>(api.GET('/api/own-packs')) })
-const lead = computed(() => me.data.value?.role === 'LEAD')
 const text = ref(localStorage.getItem(DRAFT) ?? '')
 const check = ref<PackCheck | null>(null)
 const done = ref<number | null>(null)

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { answer, api, Problem } from '../api/client'
+import { useMe } from '../api/useMe'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
 import RatesForm from './RatesForm.vue'
 
 type Policy = components['schemas']['PolicyView']
 type Kind = Policy['notAllowed'][number]
-const me = useQuery({ queryKey: ['me'], queryFn: () => answer(api.GET('/api/me')) })
+const { lead } = useMe()
 const stored = useQuery({ queryKey: ['policy'], queryFn: () => answer<Policy>(api.GET('/api/policy')) })
 const choices = useQuery({
   queryKey: ['policy-choices'],
   queryFn: () => answer<Kind[]>(api.GET('/api/policy/choices')),
 })
 const policy = ref<Policy | null>(null)
-const lead = computed(() => me.data.value?.role === 'LEAD')
 const problem = ref<Problem | null>(null)
 const saved = ref(false)
 watch(stored.data, (p) => p && (policy.value = { ...p, notAllowed: [...p.notAllowed] }), { immediate: true })

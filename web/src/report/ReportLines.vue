@@ -28,11 +28,6 @@ defineProps<{ lines: LogLine[]; good?: boolean }>()
 </template>
 
 <style scoped lang="scss">
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
-}
 td:nth-child(3) {
   width: 22%;
 }

@@ -179,11 +179,6 @@ h1::first-letter {
 .detail {
   padding: 0 0.25rem 1rem;
 }
-.table {
-  --bs-table-bg: transparent;
-  --bs-table-color: inherit;
-  border-color: var(--line-soft);
-}
 .sum td {
   font-weight: 700;
 }

@@ -11,9 +11,9 @@ public final class Figures {
 
     /** What the name of a price begins with; a part follows. */
     public static final String PRICE = "price.";
-    static final String COUNTER_HOURS = "counter-hours";
-    static final String TRIP_HOURS = "trip-hours";
-    static final String UNIT_PRICE = "unit-price";
+    public static final String COUNTER_HOURS = "counter-hours";
+    public static final String TRIP_HOURS = "trip-hours";
+    public static final String UNIT_PRICE = "unit-price";
     static final List<String> NAMES = List.of(COUNTER_HOURS, TRIP_HOURS, UNIT_PRICE);
 
     private final List<Entry.Figure> all;

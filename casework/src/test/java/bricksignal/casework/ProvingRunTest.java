@@ -74,7 +74,7 @@ class ProvingRunTest {
     void whatWasFoundStandsInTheRecordAfterTheRepair() {
         Case now = with(FURNACE, new Entry.Pattern(null, "4 flashes"), new Entry.Answer("hear-inducer", true), new Entry.TestReading("draft-gauge", "0.3"),
                 new Entry.Answer("see-hose", true), HOSE, new Entry.TestReading("draft-gauge", "1.05"));
-        assertThat(ENGLISH.words(Details.verdict(now))).contains("hose").doesNotContain("nothing wrong");
+        assertThat(ENGLISH.words(Details.concluded(now).verdict())).contains("hose").doesNotContain("nothing wrong");
         assertThat(Details.verdicts(now)).singleElement().satisfies(found -> assertThat(ENGLISH.words(found.part())).contains("hose"));
         assertThat(Details.verdicts(with(FURNACE))).as("nothing was repaired: what stands").hasSize(1);
     }

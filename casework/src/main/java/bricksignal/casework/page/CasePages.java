@@ -1,7 +1,6 @@
 package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
-import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
@@ -21,7 +20,6 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +62,7 @@ public final class CasePages {
         TestPage next = ask ? TestPage.of(now, advice.purpose(), proposals.get(0)) : null;
         String moment = ask ? proposals.get(0).test().moment() : model.moments().get(0).id();
         List<HypothesisId> shown = shown();
-        return new CasePage(now.lines().size(), now.unit().key(), now.lines().stream().map(log::line).toList(),
+        return new CasePage(now.lines().size(), now.unit().key(), Details.log(now),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), advice.purpose(), next,
                 proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
@@ -74,7 +72,7 @@ public final class CasePages {
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
                 diagnosis.contradictions().stream().filter(LogLines::tellsWhat).map(log::what).toList(),
                 diagnosis.unexplained(), advice.verdict().unlisted().stream().map(h -> diagnosis.hypothesis(h).label()).toList(),
-                sequence(), taps());
+                sequence(), Details.taps(now));
     }
 
     private List<HypothesisId> shown() {
@@ -147,16 +145,5 @@ public final class CasePages {
                     pack.seenInSequence().contains(channel), said.containsKey(channel.id()),
                     said.getOrDefault(channel.id(), false));
         }).toList();
-    }
-
-    private List<CasePage.Tap> taps() {
-        List<CasePage.Tap> taps = new ArrayList<>();
-        for (Line line : now.lines()) {
-            if (line.counts() && line.filed().entry() instanceof Entry.Seen seen) {
-                taps.add(new CasePage.Tap(line.filed().id(), seen.channel(), model.channel(seen.channel()).label(), seen.begins(),
-                        seen.seconds()));
-            }
-        }
-        return taps;
     }
 }

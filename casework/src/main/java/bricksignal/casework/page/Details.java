@@ -2,6 +2,8 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
+import bricksignal.casework.Line;
+import bricksignal.casework.entry.Entry;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Plan;
@@ -45,32 +47,44 @@ public final class Details {
             boolean offered) {
     }
 
+    /** The entries with what each says, oldest first. */
+    public static List<CasePage.LogLine> log(Case now) {
+        return now.lines().stream().map(new LogLines(now)::line).toList();
+    }
+
+    /** What was seen of the sequence, oldest first. */
+    static List<CasePage.Tap> taps(Case now) {
+        return now.lines().stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Seen seen ? Stream.of(new CasePage.Tap(
+                line.filed().id(), seen.channel(), now.unit().model().channel(seen.channel()).label(), seen.begins(), seen.seconds()))
+                : Stream.<CasePage.Tap>empty()).toList();
+    }
+
     /**
      * What a visit came to.
      *
+     * @param verdict in one line, as it is kept: what was found before each repair, or what is found now
      * @param proven whether what was found was proven before each repair, or as it stands
      * @param repaired parts, by id, in the order in which they were repaired
      * @param board whether a board is among them
      * @param skipped how many things a stricter school would have asked for and nobody showed
      */
-    public record Concluded(boolean proven, List<String> repaired, boolean board, int skipped) {
+    public record Concluded(Message verdict, boolean proven, List<String> repaired, boolean board, int skipped) {
     }
 
     /** What a case came to. */
     public static Concluded concluded(Case now) {
-        List<Verdict> found = found(now).map(Case::verdict).toList();
+        List<Case> cases = found(now).toList();
+        List<Verdict> verdicts = cases.stream().map(Case::verdict).toList();
         List<String> repaired = List.copyOf(now.diagnosis().repaired());
-        return new Concluded(found.stream().allMatch(verdict -> verdict.status() == Verdict.Status.PROVEN), repaired, repaired.stream()
-                .anyMatch(part -> now.unit().model().part(part).kind() == Part.Kind.BOARD), found.stream().mapToInt(verdict -> verdict.skipped().size()).sum());
+        return new Concluded(Message.items(Message.Joint.SEMICOLON, cases.stream().map(Details::kept).toList()), verdicts.stream().allMatch(verdict -> verdict
+                .status() == Verdict.Status.PROVEN), repaired, repaired.stream().anyMatch(part -> now.unit().model().part(part).kind() == Part.Kind.BOARD),
+                verdicts.stream().mapToInt(verdict -> verdict.skipped().size()).sum());
     }
 
-    /** The verdict in one line, as it is kept when the visit is closed: what was found before each repair, or what is found now. */
-    public static Message verdict(Case now) {
-        return Message.items(Message.Joint.SEMICOLON, found(now).map(then -> {
-            Verdict verdict = then.verdict();
-            return Message.of("verdict.kept", then.diagnosis().hypothesis(verdict.leader()).label(), Message.of("verdict." + verdict.status()),
-                    new Message.Share(verdict.probability()));
-        }).toList());
+    private static Message kept(Case then) {
+        Verdict verdict = then.verdict();
+        return Message.of("verdict.kept", then.diagnosis().hypothesis(verdict.leader()).label(), Message.of("verdict." + verdict.status()),
+                new Message.Share(verdict.probability()));
     }
 
     /** The cases in which something was found: as each stood before a repair, or as it stands where nothing was repaired. */

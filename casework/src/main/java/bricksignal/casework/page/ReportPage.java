@@ -30,14 +30,14 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
 
     /** The report of a case. */
     public static ReportPage of(Case now) {
-        CasePage page = CasePages.of(now);
+        List<CasePage.LogLine> log = Details.log(now);
         UnitPage unit = UnitPage.of(now.unit());
         List<CasePage.VerdictPage> found = Details.verdicts(now);
         ProvingPage proving = ProvingPage.of(now);
-        return new ReportPage(found, lines(now, page, entry -> !isDone(entry) && !isSaid(entry)), lines(now, page, Entry.SetTo.class::isInstance),
-                lines(now, page, ReportPage::isDone), lines(now, page, entry -> entry instanceof Entry.OfTheWork
-                && !(entry instanceof Entry.Figure)), lines(now, page, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
-                found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), page.diagram(), page.taps(), unit.cautions(),
+        return new ReportPage(found, lines(now, log, entry -> !isDone(entry) && !isSaid(entry)), lines(now, log, Entry.SetTo.class::isInstance),
+                lines(now, log, ReportPage::isDone), lines(now, log, entry -> entry instanceof Entry.OfTheWork
+                && !(entry instanceof Entry.Figure)), lines(now, log, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
+                found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), TimingDiagram.of(now.diagnosis()), Details.taps(now), unit.cautions(),
                 unit.defer());
     }
 
@@ -51,8 +51,8 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
                 || entry instanceof Entry.OfTheWork;
     }
 
-    private static List<CasePage.LogLine> lines(Case now, CasePage page, Predicate<Entry> wanted) {
+    private static List<CasePage.LogLine> lines(Case now, List<CasePage.LogLine> log, Predicate<Entry> wanted) {
         return Stream.iterate(0, i -> i < now.lines().size(), i -> i + 1).filter(i -> now.lines().get(i).counts()
-                && wanted.test(now.lines().get(i).filed().entry())).map(i -> page.log().get(i)).toList();
+                && wanted.test(now.lines().get(i).filed().entry())).map(log::get).toList();
     }
 }

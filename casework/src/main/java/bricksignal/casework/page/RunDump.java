@@ -17,7 +17,7 @@ public final class RunDump {
     /** The usual run from its call on, as a value change dump in milliseconds; what was not seen stands as unknown. */
     public static String of(Case now) {
         TimingDiagram diagram = TimingDiagram.inGoodOrder(now.unit().pack());
-        List<CasePage.Tap> taps = CasePages.of(now).taps();
+        List<CasePage.Tap> taps = Details.taps(now);
         Map<String, List<ValueChangeDump.Signal>> scopes = new LinkedHashMap<>();
         scopes.put("in good order", diagram.channels().stream().map(line -> due(line, diagram.callAt())).toList());
         scopes.put("seen", diagram.channels().stream().map(line -> seen(line, taps)).toList());

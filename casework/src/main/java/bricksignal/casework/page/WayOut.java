@@ -150,9 +150,9 @@ final class WayOut {
     private List<WayOutPage.FigureLine> figureLines(List<Part> parts) {
         List<WayOutPage.FigureLine> lines = new ArrayList<>();
         parts.forEach(part -> lines.add(line(Figures.PRICE + part.id(), Message.of("log.price", Message.said(part.label())), rates.currency(), part.price())));
-        lines.add(line("counter-hours", Message.of("figure.counter-hours"), "h", rates.counterHours()));
-        lines.add(line("trip-hours", Message.of("figure.trip-hours"), "h", rates.tripHours()));
-        lines.add(line("unit-price", Message.of("figure.unit-price"), rates.currency(), rates.unitPrice()));
+        lines.add(line(Figures.COUNTER_HOURS, Message.of("figure.counter-hours"), "h", rates.counterHours()));
+        lines.add(line(Figures.TRIP_HOURS, Message.of("figure.trip-hours"), "h", rates.tripHours()));
+        lines.add(line(Figures.UNIT_PRICE, Message.of("figure.unit-price"), rates.currency(), rates.unitPrice()));
         return lines;
     }
 

@@ -37,15 +37,15 @@ class ChangeController {
     /** The change of a board; a new one of the same kind where none is named. */
     @GetMapping("/api/visits/{id}/change-out")
     ChangeOutPage page(Principal principal, @PathVariable UUID id, @RequestParam(defaultValue = "") String part, @RequestParam(defaultValue = "") String board) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        UnitModel old = kept.now().unit().model();
-        return workbench.at(() -> ChangeOutPage.of(kept.now(), board.isEmpty() ? old : fresh(board, kept.visit().unit().pack()), part));
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        UnitModel old = standing.now().unit().model();
+        return workbench.at(() -> ChangeOutPage.of(standing.now(), board.isEmpty() ? old : fresh(board, standing.visit().unit().pack()), part));
     }
 
     /** The boards of the same family that are known. */
     @GetMapping("/api/visits/{id}/new-boards")
     List<NewBoard> boards(Principal principal, @PathVariable UUID id) {
-        String family = visits.kept(principal.getName(), id).visit().unit().pack();
+        String family = visits.visit(principal.getName(), id).unit().pack();
         return overlays.newest().stream().filter(version -> version.overlay().family().equals(family)).map(version -> new NewBoard(version.overlay().name(),
                 version.title())).toList();
     }

@@ -48,7 +48,7 @@ class PhotoController {
 
     @GetMapping("/api/visits/{id}/photos")
     List<PhotoView> all(Principal principal, @PathVariable UUID id) {
-        visits.kept(principal.getName(), id);
+        visits.visit(principal.getName(), id);
         return photos.of(id).stream().map(PhotoView::of).toList();
     }
 
@@ -56,7 +56,7 @@ class PhotoController {
     @PutMapping(value = "/api/visits/{id}/photos/{photo}", consumes = {MediaType.IMAGE_JPEG_VALUE, MediaType.IMAGE_PNG_VALUE, MediaType.APPLICATION_OCTET_STREAM_VALUE})
     @ResponseStatus(HttpStatus.CREATED)
     PhotoView keep(Principal principal, @PathVariable UUID id, @PathVariable UUID photo, @RequestParam String label, @RequestBody byte[] file) {
-        visits.kept(principal.getName(), id);
+        visits.visit(principal.getName(), id);
         if (label.isBlank() || label.length() > LONGEST_LABEL) {
             throw new BadInput("label", "Say what is on the photograph, in 1 to " + LONGEST_LABEL + " characters.");
         }
@@ -65,13 +65,13 @@ class PhotoController {
 
     @GetMapping(value = "/api/visits/{id}/photos/{photo}", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> picture(Principal principal, @PathVariable UUID id, @PathVariable UUID photo) {
-        visits.kept(principal.getName(), id);
+        visits.visit(principal.getName(), id);
         return ResponseEntity.ok().cacheControl(FOR_A_YEAR).body(photos.one(id, photo).content());
     }
 
     @PostMapping("/api/visits/{id}/photos/{photo}/on-report")
     PhotoView onReport(Principal principal, @PathVariable UUID id, @PathVariable UUID photo, @RequestParam boolean wanted) {
-        visits.kept(principal.getName(), id);
+        visits.visit(principal.getName(), id);
         return PhotoView.of(photos.onReport(id, photo, wanted));
     }
 }

@@ -2,11 +2,10 @@ package bricksignal.server.lead;
 
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.record.CsvText;
+import bricksignal.server.record.Download;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,8 +43,7 @@ class LeadController {
                 "opened", "closed", "minutes", "came back as"), closed.rows(from, to).stream().map(row -> Arrays.asList(row.number(), row.pack(), row.site(),
                 row.unit(), row.person(), row.complaint(), row.verdict(), row.outcome(), row.proven(), row.repaired(), row.board(), row.skipped(), row.opened(),
                 row.closed(), Math.round(row.minutes()), row.back())));
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "text/csv;charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition
-                .attachment().filename("visits.csv").build().toString()).body(text);
+        return Download.of("visits.csv", Download.CSV, text);
     }
 
     private static void check(LocalDate from, LocalDate to) {

@@ -7,6 +7,7 @@ import bricksignal.server.pack.Packs;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.Workbench;
 import bricksignal.server.record.CsvText;
+import bricksignal.server.record.Download;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
 import java.time.LocalDate;
@@ -15,8 +16,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -57,8 +56,7 @@ class StockController {
     ResponseEntity<String> csv() {
         String text = CsvText.of(List.of("family", "part", "label", "a year", "used", "price", "missing costs", "carry"), stock().lines().stream().map(line ->
                 Arrays.asList(line.family(), line.part(), line.label(), line.aYear(), line.used(), line.price(), line.missing(), line.carry())));
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_TYPE, "text/csv;charset=UTF-8").header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition
-                .attachment().filename("van-stock.csv").build().toString()).body(text);
+        return Download.of("van-stock.csv", Download.CSV, text);
     }
 
     /** A unit whose year nobody knows counts as half its life old. */

@@ -7,6 +7,7 @@ import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
 import bricksignal.server.problem.Workbench;
+import bricksignal.server.record.Download;
 import bricksignal.server.record.Pdf;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
@@ -25,8 +26,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -82,12 +81,12 @@ class QuoteController {
     /** The ways out, cheapest first. */
     @GetMapping("/api/visits/{id}/ways")
     WayOutPage ways(Principal principal, @PathVariable UUID id) {
-        return page(visits.kept(principal.getName(), id), policy.rates());
+        return page(visits.standing(principal.getName(), id), policy.rates());
     }
 
     @GetMapping("/api/visits/{id}/quotes")
     List<QuoteView> quotes(Principal principal, @PathVariable UUID id) {
-        visits.kept(principal.getName(), id);
+        visits.visit(principal.getName(), id);
         return quotes.findByVisitIdOrderByNumber(id).stream().map(this::view).toList();
     }
 
@@ -95,7 +94,7 @@ class QuoteController {
     @ResponseStatus(HttpStatus.CREATED)
     QuoteView make(Principal principal, @PathVariable UUID id, @Valid @RequestBody NewQuote asked) {
         Rates rates = policy.rates();
-        WayOutPage page = page(visits.kept(principal.getName(), id), rates);
+        WayOutPage page = page(visits.standing(principal.getName(), id), rates);
         WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
                 "There is no way '" + asked.way() + "' out of this visit any more. Look at the ways again."));
         Offer offer = Offer.of(page, way, rates, words, LocalDate.now(clock));
@@ -105,7 +104,7 @@ class QuoteController {
 
     @GetMapping("/api/visits/{id}/quotes/{quote}.pdf")
     ResponseEntity<byte[]> pdf(Principal principal, @PathVariable UUID id, @PathVariable UUID quote, @RequestParam(defaultValue = "A4") Pdf.Paper paper) {
-        Visit visit = visits.kept(principal.getName(), id).visit();
+        Visit visit = visits.visit(principal.getName(), id);
         QuoteView view = quotes.findById(quote).filter(one -> one.visitId().equals(id)).map(this::view).orElseThrow(() -> new NotHere(
                 "There is no such quote of this visit."));
         Map<String, Object> values = new LinkedHashMap<>();
@@ -117,8 +116,7 @@ class QuoteController {
         values.put("technician", visit.technician().name());
         values.put("offer", json.convertValue(view.offer(), FIELDS));
         values.put("money", new Money(view.offer().currency()));
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment()
-                .filename("quote-" + view.number() + ".pdf").build().toString()).body(pdf.of("quote", values, paper));
+        return Download.of("quote-" + view.number() + ".pdf", MediaType.APPLICATION_PDF, pdf.of("quote", values, paper));
     }
 
     /** Money as it is written in a document. */
@@ -136,12 +134,12 @@ class QuoteController {
         }
     }
 
-    private WayOutPage page(VisitService.Kept kept, Rates rates) {
-        SiteUnit unit = kept.visit().unit();
+    private WayOutPage page(VisitService.Standing standing, Rates rates) {
+        SiteUnit unit = standing.visit().unit();
         Integer year = unit.installedYear();
         Double age = year == null ? null : (double) Math.max(0, LocalDate.now(clock).getYear() - year);
         boolean twin = sites.twinsOf(unit).stream().anyMatch(other -> other.pack().equals(unit.pack()));
-        return workbench.at(() -> WayOutPage.of(kept.now(), rates, age, twin));
+        return workbench.at(() -> WayOutPage.of(standing.now(), rates, age, twin));
     }
 
     private QuoteView view(Quote quote) {

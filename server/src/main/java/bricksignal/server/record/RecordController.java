@@ -1,7 +1,7 @@
 package bricksignal.server.record;
 
 import bricksignal.casework.page.CasePage;
-import bricksignal.casework.page.CasePages;
+import bricksignal.casework.page.Details;
 import bricksignal.casework.page.ReportPage;
 import bricksignal.casework.page.RunDump;
 import bricksignal.core.circuit.solve.SpiceNetlist;
@@ -21,8 +21,6 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
@@ -36,8 +34,6 @@ import org.springframework.web.bind.annotation.RestController;
 /** The record of a visit, to be read, handed over, and taken in elsewhere. */
 @RestController
 class RecordController {
-
-    private static final MediaType CSV = MediaType.parseMediaType("text/csv;charset=UTF-8");
 
     private final VisitService visits;
     private final Reports reports;
@@ -59,14 +55,14 @@ class RecordController {
 
     @GetMapping("/api/visits/{id}/report")
     ReportPage report(Principal principal, @PathVariable UUID id) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        return workbench.at(() -> ReportPage.of(kept.now()));
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        return workbench.at(() -> ReportPage.of(standing.now()));
     }
 
     @GetMapping("/api/visits/{id}/report.pdf")
     ResponseEntity<byte[]> pdf(Principal principal, @PathVariable UUID id, @RequestParam(defaultValue = "A4") Pdf.Paper paper) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        return named(kept.visit(), "report", "pdf", MediaType.APPLICATION_PDF, workbench.at(() -> reports.pdf(kept, paper)));
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        return named(standing.visit(), "report", "pdf", MediaType.APPLICATION_PDF, workbench.at(() -> reports.pdf(standing, paper)));
     }
 
     /** The same visit for another place; its schema is at {@code /api/visit.schema.json}. */
@@ -83,26 +79,26 @@ class RecordController {
 
     @GetMapping("/api/visits/{id}/readings.csv")
     ResponseEntity<String> csv(Principal principal, @PathVariable UUID id) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        return named(kept.visit(), "readings", "csv", CSV, workbench.at(() -> readings(CasePages.of(kept.now()).log())));
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        return named(standing.visit(), "readings", "csv", Download.CSV, workbench.at(() -> readings(Details.log(standing.now()))));
     }
 
     /** The run as a value change dump (IEEE 1364). */
     @GetMapping("/api/visits/{id}/run.vcd")
     ResponseEntity<String> vcd(Principal principal, @PathVariable UUID id) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        return named(kept.visit(), "run", "vcd", MediaType.TEXT_PLAIN, workbench.at(() -> RunDump.of(kept.now())));
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        return named(standing.visit(), "run", "vcd", MediaType.TEXT_PLAIN, workbench.at(() -> RunDump.of(standing.now())));
     }
 
     /** The circuit of the unit in good order at a moment, as a SPICE netlist; at the first moment where none is named. */
     @GetMapping("/api/visits/{id}/circuit.cir")
     ResponseEntity<String> spice(Principal principal, @PathVariable UUID id, @RequestParam(required = false) @Nullable String moment) {
-        VisitService.Kept kept = visits.kept(principal.getName(), id);
-        CompiledPack pack = kept.now().unit().pack();
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        CompiledPack pack = standing.now().unit().pack();
         Moment at = pack.model().moments().stream().filter(m -> moment == null || m.id().equals(moment)).findFirst().orElseThrow(() ->
                 new BadInput("moment", "This unit has no moment '" + moment + "'. It has " + String.join(", ", pack.model().moments().stream()
                         .map(Moment::id).toList()) + "."));
-        return named(kept.visit(), "circuit", "cir", MediaType.TEXT_PLAIN, workbench.at(() -> SpiceNetlist.alternating(pack.nominal().run(at.scenario())
+        return named(standing.visit(), "circuit", "cir", MediaType.TEXT_PLAIN, workbench.at(() -> SpiceNetlist.alternating(pack.nominal().run(at.scenario())
                 .at(pack.catalogue().seconds(at.id())).unit().solution().circuit(), pack.model().title() + ", " + at.label())));
     }
 
@@ -120,7 +116,6 @@ class RecordController {
     }
 
     private static <T> ResponseEntity<T> named(Visit visit, String what, String ending, MediaType type, T body) {
-        return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(what + "-"
-                + visit.number() + "." + ending).build().toString()).body(body);
+        return Download.of(what + "-" + visit.number() + "." + ending, type, body);
     }
 }

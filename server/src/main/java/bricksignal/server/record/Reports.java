@@ -45,14 +45,14 @@ class Reports {
     record Row(String label, List<Bar> due, List<Bar> begins, List<Bar> ends) {
     }
 
-    byte[] pdf(VisitService.Kept kept, Pdf.Paper paper) {
-        ReportPage report = ReportPage.of(kept.now());
+    byte[] pdf(VisitService.Standing standing, Pdf.Paper paper) {
+        ReportPage report = ReportPage.of(standing.now());
         Map<String, Object> values = new LinkedHashMap<>();
-        values.put("visit", visit(kept.visit()));
+        values.put("visit", visit(standing.visit()));
         values.put("report", json.convertValue(report, FIELDS));
         values.put("rows", rows(report));
         values.put("clock", new Clock());
-        values.put("photos", photos.onReport(kept.visit().id()).stream().map(photo -> Map.of("label", photo.label(), "src", "data:image/jpeg;base64,"
+        values.put("photos", photos.onReport(standing.visit().id()).stream().map(photo -> Map.of("label", photo.label(), "src", "data:image/jpeg;base64,"
                 + Base64.getEncoder().encodeToString(photo.jpeg()))).toList());
         return pdf.of("report", values, paper);
     }

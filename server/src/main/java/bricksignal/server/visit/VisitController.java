@@ -216,12 +216,6 @@ class VisitController {
         return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
     }
 
-    /** What was found: a verdict for each repair, or the one that stands. */
-    @GetMapping("/api/visits/{id}/verdicts")
-    List<CasePage.VerdictPage> verdicts(Principal principal, @PathVariable UUID id) {
-        return service.look(principal.getName(), id, open -> Details.verdicts(open.now()));
-    }
-
     /** Earlier visits to the unit, and what they mean for this one. */
     @GetMapping("/api/visits/{id}/history")
     VisitHistory.HistoryView history(Principal principal, @PathVariable UUID id) {

@@ -90,14 +90,28 @@ public class VisitService {
      * @param digest names the text of the family that it is read with
      * @param entries oldest first
      */
-    public record Kept(Visit visit, Case now, String digest, List<Evidence> entries, List<VisitEvent> events) {
+    public record Kept(Visit visit, String digest, List<Evidence> entries, List<VisitEvent> events) {
     }
 
-    /** All that is kept of a visit, for its report and for going elsewhere. */
+    /** A visit with its case as it stands. */
+    public record Standing(Visit visit, Case now) {
+    }
+
+    /** All that is kept of a visit, for going elsewhere. */
     public Kept kept(String login, UUID id) {
+        VisitStore.Snapshot all = store.snapshot(login, id, 0);
+        return new Kept(all.visit(), all.unit().digest(), all.added(), store.events(id));
+    }
+
+    /** A visit with its case, for what is made of both. */
+    public Standing standing(String login, UUID id) {
         Cases.Open open = open(login, id);
-        Visit visit = open.visit().visit();
-        return new Kept(visit, open.now(), open.visit().unit().digest(), store.log(visit), store.events(id));
+        return new Standing(open.visit().visit(), open.now());
+    }
+
+    /** A visit, to somebody who may see it; nothing is reasoned of it. */
+    public Visit visit(String login, UUID id) {
+        return store.visit(login, id);
     }
 
     /** Something made of a visit as it stands. */
@@ -135,9 +149,8 @@ public class VisitService {
         for (int i = 0; i < TRIES; i++) {
             Cases.Open open = cases.open(login, visitId);
             mayClose(open, outcome);
-            String verdict = workbench.at(() -> words.of(Details.verdict(open.now())));
             Details.Concluded concluded = workbench.at(() -> Details.concluded(open.now()));
-            if (store.close(open.visit(), open.place(), outcome, decided.trim(), verdict, concluded)) {
+            if (store.close(open.visit(), open.place(), outcome, decided.trim(), words.of(concluded.verdict()), concluded)) {
                 return;
             }
         }

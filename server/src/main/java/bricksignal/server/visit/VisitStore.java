@@ -89,6 +89,12 @@ class VisitStore {
         return new Snapshot(visit, account, unit(visit), policy.current(), log.of(id, after));
     }
 
+    /** A visit, to somebody who may see it; nothing of its log. */
+    @Transactional(readOnly = true)
+    Visit visit(String login, UUID id) {
+        return own(accounts.of(login), visits.whole(id).orElse(null));
+    }
+
     /** The other units of the site. */
     @Transactional(readOnly = true)
     List<SiteUnit> twins(Visit visit) {

@@ -14,8 +14,10 @@ import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -33,6 +35,7 @@ final class BothEnds {
     private final DirectEvidence evidence;
     private final HypothesisId leader;
     private final Element.Conductor conductor;
+    private final Map<String, Set<String>> together = new HashMap<>();
     private final Set<String> first;
     private final Set<String> second;
 
@@ -81,7 +84,8 @@ final class BothEnds {
 
     /** The nets that hang together with one without the conductor itself. */
     private Set<String> together(String net) {
-        return ConductorSearch.from(pack.model().machine().circuit(), net, c -> c.closed() && !c.id().equals(conductor.id()), n -> true).nets();
+        return together.computeIfAbsent(net, from -> ConductorSearch.from(pack.model().machine().circuit(), from, c -> c.closed() && !c.id()
+                .equals(conductor.id()), n -> true).nets());
     }
 
     private Optional<ProofItem> item(Part part) {
