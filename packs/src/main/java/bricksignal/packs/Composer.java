@@ -20,18 +20,18 @@ import tools.jackson.databind.node.StringNode;
 /**
  * Makes the flat document of a unit out of a family: its own sections, the assemblies that it uses, and the options chosen. The
  * options win over the family and the family over the assemblies; two assemblies may add to one entry, but not say two things in
- * one place. Entries stand in the family's order; an empty one keeps a place for what an assembly may bring. One level: an assembly
+ * one place. Entries stand in the family's {@code order}, then as they are said; an empty one keeps a place for what an assembly may bring. One level: an assembly
  * uses no other.
  */
 final class Composer {
 
     /** Keys that compose and are not part of a flat pack. */
-    static final Set<String> COMPOSING = Set.of("uses", "choices", "not-together", "overrides", "without", "values");
+    static final Set<String> COMPOSING = Set.of("uses", "choices", "not-together", "overrides", "without", "values", "order");
     /** Keys of an option that are none of a pack. */
     private static final Set<String> OPTION = Set.of("label", "adds");
     private static final Set<String> HEAD = Set.of("assembly", "title", "ports", "values");
     /** Lists that several may add to. */
-    private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/points/[^/]+/moments|/traits/[^/]+|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
+    private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/points/[^/]+/moments|/traits/[^/]+|/connectors/[^/]+/pins|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
     /** Ways out of a state: one assembly may add to those of another, after them; what the family says of a state stands alone. */
     private static final Pattern WAYS = Pattern.compile("/boards/[^/]+/regions/[^/]+/[^/]+/next");
     private static final Pattern PLACE = Pattern.compile("\\$([a-z]+)");
@@ -84,11 +84,24 @@ final class Composer {
                 flat.put("title", flat.path("title").asString() + ", " + option.text("adds"));
             }
         }
+        order(root.at("order"));
         flat.forEach(Composer::dropKeptPlaces);
         if (!problems.isEmpty()) {
             throw new PackException(problems);
         }
         return family.composed(flat, origins);
+    }
+
+    /** Puts the entries of a section in the order that the family says; the others stay as they came, after them. */
+    private void order(Section order) {
+        order.children().keySet().forEach(section -> {
+            if (flat.get(section) instanceof ObjectNode entries) {
+                ObjectNode was = entries.deepCopy();
+                entries.removeAll();
+                Stream.concat(order.texts(section).stream(), was.propertyNames().stream()).distinct().filter(was::has)
+                        .forEach(name -> entries.set(name, was.get(name)));
+            }
+        });
     }
 
     /** What no assembly brought has no place. */

@@ -189,6 +189,20 @@ class CompositionTest {
         assertThat(problems).allSatisfy(p -> assertThat(FURNACE.lines().toList().get(p.line() - 1)).contains("assembly:"));
     }
 
+    /** Above it nobody reads a family as one page: what several have is an assembly. */
+    @Test
+    void noFamilyIsLongerThan350LinesOfItsOwn() {
+        assertThat(PackLibrary.families()).hasSize(18)
+                .allSatisfy((id, family) -> assertThat(family.source().lines().count()).as(id).isLessThanOrEqualTo(350));
+    }
+
+    @Test
+    void entriesStandInTheOrderThatTheFamilySaysAndTheOthersAfterThem() {
+        String ordered = PackLibrary.family("f1-furnace").source().replaceFirst("(?m)^  channels: \\[.*", "  channels: [blower, flame]");
+        assertThat(PackReader.flat(ordered, Map.of()).root().path("channels").propertyNames()).startsWith("blower", "flame").hasSize(7)
+                .contains("call", "gas");
+    }
+
     @Test
     void twoAssembliesThatSayDifferentThingsInOnePlaceAreTold() {
         String family = spoilt("  flame-sense: {", "  second: {assembly: inducer, ports: {line: L1, out: IND, neutral: N}, values: {ohms: 40}}\n  flame-sense: {");
