@@ -82,6 +82,11 @@ public sealed interface Expr {
         }
     }
 
+    /** How far past a level a value must lie before every comparison with it has changed its answer, in its unit. */
+    static double past(double level) {
+        return 2 * Operator.rounding(level);
+    }
+
     /** Two operands. Comparisons allow for rounding: equal within one part in a billion counts as reached. */
     record Binary(Operator operator, Expr left, Expr right) implements Expr {
         @Override
@@ -158,8 +163,13 @@ public sealed interface Expr {
             };
         }
 
+        /** How far from a level counts as reached, in its unit. */
+        static double rounding(double level) {
+            return ROUNDING * (1 + Math.abs(level));
+        }
+
         private static boolean reaches(double a, double b) {
-            return a >= b - ROUNDING * (1 + Math.abs(b));
+            return a >= b - rounding(b);
         }
 
         private static double truth(boolean truth) {

@@ -22,6 +22,11 @@ record Motion(double from, double target, double tau, double since) {
         return target + (from - target) * Math.exp(-(time - since) / tau);
     }
 
+    /** Seconds after {@code time} until the value lies {@code past} beyond {@code level}, the way it goes; infinite if it does not. */
+    double secondsUntilPast(double level, double past, double time) {
+        return secondsUntil(level + (target > level ? past : -past), time);
+    }
+
     /** Seconds after {@code time} until the value passes {@code level}; infinite if it does not. */
     double secondsUntil(double level, double time) {
         double distance = at(time) - target;

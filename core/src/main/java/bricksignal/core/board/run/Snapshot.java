@@ -1,6 +1,7 @@
 package bricksignal.core.board.run;
 
 import bricksignal.core.board.Env;
+import bricksignal.core.board.Expr;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import java.util.Map;
@@ -82,7 +83,7 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
             }
             Motion motion = unit.motions.get(name);
             return motion == null ? Double.POSITIVE_INFINITY
-                    : motion.secondsUntil(target, instant) + Simulation.PAST_CROSSING_SECONDS;
+                    : motion.secondsUntilPast(target, Expr.past(target), instant) + Simulation.PAST_CROSSING_SECONDS;
         }
 
         private static double truth(boolean truth) {

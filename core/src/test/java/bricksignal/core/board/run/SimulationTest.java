@@ -21,6 +21,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * A small unit, drawn here:
@@ -201,5 +203,20 @@ class SimulationTest {
     void sameRunTwiceIsTheSameRun() {
         assertThat(run(unit()).intervals().stream().map(Timeline.Interval::start).toList())
                 .isEqualTo(run(unit()).intervals().stream().map(Timeline.Interval::start).toList());
+    }
+
+    /** However slowly a value creeps over a level, what depends on it changes then, by hand at tau ln 2 of the way from 0 to 1. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0.5, 60, 3_000, 100_000, 10_000_000})
+    void slowCrossingIsSeen(double tau) {
+        Quantity slow = new Quantity("slow", "share", 0, List.of(new Quantity.Move(Expr.TRUE, expr("1"), expr(String.format("%.1f", tau)))));
+        Quantity late = new Quantity("late", "share", 0, List.of(new Quantity.Move(expr("slow <= 0.5"), expr("0"), expr("0.1")),
+                new Quantity.Move(Expr.TRUE, expr("1"), expr(String.format("%.6f", tau / 1000)))));
+        Machine unit = unit();
+        Machine machine = new Machine(unit.circuit(), unit.rules(), unit.boards(), List.of(slow, late), Map.of("speed", 0.0), Map.of(), Map.of());
+        Timeline run = Simulation.run(machine, new Scenario("creep", 2 * tau, List.of()));
+        double crossing = tau * Math.log(2);
+        assertThat(run.at(0.99 * crossing).unit().at(0.99 * crossing).value("late")).isZero();
+        assertThat(run.at(1.01 * crossing).unit().at(1.01 * crossing).value("late")).isGreaterThan(0.9);
     }
 }
