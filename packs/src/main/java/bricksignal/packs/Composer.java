@@ -31,7 +31,7 @@ final class Composer {
     private static final Set<String> OPTION = Set.of("label", "adds");
     private static final Set<String> HEAD = Set.of("assembly", "title", "ports", "values");
     /** Lists that several may add to. */
-    private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/points/[^/]+/moments|/traits/[^/]+|/connectors/[^/]+/pins|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
+    private static final Pattern GATHERED = Pattern.compile("/parts/[^/]+/elements|/points/[^/]+/moments|/traits/[^/]+|/connectors/[^/]+/pins|/readings/[^/]+/unplug|/boards/[^/]+/regions/[^/]+/[^/]+/outputs");
     /** Ways out of a state: one assembly may add to those of another, after them; what the family says of a state stands alone. */
     private static final Pattern WAYS = Pattern.compile("/boards/[^/]+/regions/[^/]+/[^/]+/next");
     private static final Pattern PLACE = Pattern.compile("\\$([a-z]+)");
