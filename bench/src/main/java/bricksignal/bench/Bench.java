@@ -25,6 +25,7 @@ public final class Bench {
         Map<String, Object> result = switch (what) {
             case "diagnosis" -> DiagnosisBench.run(seed, option(words, "--pack", ""), words.contains("--wrong"), words.contains("--advice"));
             case "strangers" -> StrangersBench.run(seed, option(words, "--pack", ""), words.contains("--usual"), words.contains("--wrong"));
+            case "learning" -> LearningBench.run(seed, option(words, "--pack", ""));
             case "exact" -> ExactBench.run(seed);
             case "speed" -> SpeedBench.run(seed);
             case "lamp" -> LampBench.run(seed, words.contains("--wrong"));
@@ -34,7 +35,7 @@ public final class Bench {
             case "cold" -> ColdBench.run();
             case "fuzz" -> FuzzBench.run(seed, number(words, "--bodies", 10_000));
             case "faults" -> FaultsBench.run(seed, number(words, "--kills", 200));
-            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, strangers, exact, lamp, speed, "
+            default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, strangers, learning, exact, lamp, speed, "
                     + "load, boards, cold, fuzz and faults");
         };
         String file = option(words, "--json", "");

@@ -34,16 +34,27 @@ final class ClosedLoop {
     private final CompiledPack pack;
     private final Policy policy;
     private final Planner planner;
+    private final List<Observation> before;
 
     ClosedLoop(CompiledPack pack, Policy policy) {
+        this(pack, policy, List.of());
+    }
+
+    /**
+     * Visits of which something is known before.
+     *
+     * @param before what is known before anything is seen
+     */
+    ClosedLoop(CompiledPack pack, Policy policy, List<Observation> before) {
         this.pack = pack;
         this.policy = policy;
         this.planner = Planner.of(pack, policy);
+        this.before = before;
     }
 
     /** The advice leads until it gives a verdict. */
     Outcome advised(Technician technician) {
-        Measured m = measure(technician, Diagnosis.of(pack, technician.lamps()));
+        Measured m = measure(technician, Diagnosis.of(pack, before).and(technician.lamps()));
         return verdict(technician, m.diagnosis(), m.minutes(), m.tests(), m.parts());
     }
 

@@ -88,6 +88,9 @@ final class Likelihoods {
         if (observation instanceof Observation.Visited visited) {
             return History.factor(visited, pack.space().get(id));
         }
+        if (observation instanceof Observation.Experience experience) {
+            return experience.factor(pack.space().get(id).parts());
+        }
         if (observation.ofTheSequence()) {
             return SequenceModel.likelihood(pack, List.of(observation), id);
         }

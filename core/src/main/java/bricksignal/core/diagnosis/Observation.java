@@ -1,8 +1,10 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.When;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
@@ -141,6 +143,31 @@ public sealed interface Observation {
             if (!(days >= 0)) {
                 throw new IllegalArgumentException("the earlier visit was " + days + " days ago; it must be 0 or more");
             }
+        }
+    }
+
+    /**
+     * What a company's own records say before anything is seen: how much likelier a part is at fault there than by the pack.
+     *
+     * @param factors by part, each above 0; 1 for a part that is not in it
+     */
+    record Experience(Map<String, Double> factors) implements Observation {
+        public Experience {
+            factors = Map.copyOf(factors);
+            factors.forEach((part, factor) -> {
+                if (!(factor > 0) || Double.isInfinite(factor)) {
+                    throw new IllegalArgumentException("part '" + part + "' is " + factor + " times as likely; it must be above 0");
+                }
+            });
+        }
+
+        /** Of the parts of a hypothesis together. */
+        double factor(List<Part> parts) {
+            double together = 1;
+            for (Part part : parts) {
+                together *= factors.getOrDefault(part.id(), 1.0);
+            }
+            return together;
         }
     }
 

@@ -196,6 +196,16 @@ class CalculatorsTest {
      * One pane at 0 °F outdoors: 70 - 0.68 x 70 = 22.4 °F within; over ice 0.0573 psi against 0.3633 at 70 °F (ASHRAE table of saturation, from memory): 15.8 %. Better
      * panes bear more, colder days less.
      */
+    /** Saturation at 60, 65 and 75 °F: 0.2563, 0.3057, 0.4300 psi (ASHRAE Fundamentals, saturated water). */
+    @Test
+    void roomIsDriedByDewPointAndByItsColdestFace() {
+        assertThat(number(found("damp-limit", "room", 75), "limit")).isCloseTo(100 * 0.2563 / 0.4300, within(0.1));
+        assertThat(number(found("damp-limit", "room", 75, "face", 65), "limit")).isCloseTo(80 * 0.3057 / 0.4300, within(0.1));
+        assertThat(number(found("damp-limit", "room", 68), "limit")).as("never above").isEqualTo(60);
+        assertThat(says(found("damp-limit", "room", 75, "face", 60))).isEqualTo("all-day");
+        assertThatThrownBy(() -> found("damp-limit", "room", 70, "face", 72)).hasMessageContaining("warmer than the room");
+    }
+
     @Test
     void panesSayTheHumidity() {
         Finding single = found("humidity-limit", "outdoor", 0, "glazing", "single");

@@ -1,0 +1,94 @@
+package bricksignal.bench;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Hypothesis;
+import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.learning.PartShares;
+import bricksignal.packs.PackReader;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Collectors;
+
+/**
+ * What a company's own records are worth: so many visits to faults that fall on the parts otherwise than the pack has it, each that named the right part
+ * confirmed; then as many more, with those records and without, to the same faults by the same hands. And the same for a company of which the pack is right.
+ */
+final class LearningBench {
+
+    private static final int VISITS = 300;
+    /** Spread of the logarithm of how often a part fails in a company against the pack: a factor of three either way is common. */
+    private static final double SPREAD = 1.1;
+
+    private final CompiledPack pack;
+    private final Random random;
+
+    private LearningBench(CompiledPack pack, long seed) {
+        this.pack = pack;
+        this.random = new Random(seed);
+    }
+
+    static Map<String, Object> run(long seed, String only) {
+        Map<String, Object> result = new LinkedHashMap<>();
+        System.out.printf("%-40s %-9s %9s %9s %7s %9s %9s%n", "cost above that of knowing, a visit", "company", "by pack", "learned", "ratio", "right", "right");
+        Chosen.compositions(only).forEach(composition -> {
+            CompiledPack pack = CompiledPack.of(PackReader.read(Chosen.text(composition)), ErrorModel.defaults());
+            for (double spread : new double[] {SPREAD, 0}) {
+                String name = Chosen.name(composition) + (spread > 0 ? " other" : " same");
+                result.put(name, new LearningBench(pack, seed).company(name, spread));
+            }
+        });
+        return result;
+    }
+
+    private Map<String, Object> company(String name, double spread) {
+        Map<String, Double> often = pack.model().parts().stream().collect(Collectors.toMap(part -> part.id(), part -> Math.exp(spread * random.nextGaussian())));
+        ClosedLoop plain = new ClosedLoop(pack, Policy.defaults());
+        Map<String, Integer> confirmed = new LinkedHashMap<>();
+        for (int visit = 0; visit < VISITS; visit++) {
+            Hypothesis truth = drawn(often);
+            if (plain.advised(new Technician(pack, truth.id(), random.nextLong())).right()) {
+                confirmed.merge(truth.part().id(), 1, Integer::sum);
+            }
+        }
+        ClosedLoop learned = new ClosedLoop(pack, Policy.defaults(), List.of(new Observation.Experience(PartShares.of(pack.model(), confirmed,
+                PartShares.PACK_IS_WORTH_VISITS).stream().collect(Collectors.toMap(PartShares.Share::part, PartShares.Share::factor)))));
+        double before = 0;
+        double after = 0;
+        int rightBefore = 0;
+        int rightAfter = 0;
+        for (int visit = 0; visit < VISITS; visit++) {
+            Hypothesis truth = drawn(often);
+            long hands = random.nextLong();
+            double knowing = plain.knowing(new Technician(pack, truth.id(), hands)).cost();
+            Outcome without = plain.advised(new Technician(pack, truth.id(), hands));
+            Outcome with = learned.advised(new Technician(pack, truth.id(), hands));
+            before += without.cost() - knowing;
+            after += with.cost() - knowing;
+            rightBefore += without.right() ? 1 : 0;
+            rightAfter += with.right() ? 1 : 0;
+        }
+        System.out.printf("%-50s %9.2f %9.2f %7.3f %8.1f%% %8.1f%%%n", name, before / VISITS, after / VISITS, after / before, 100.0 * rightBefore / VISITS,
+                100.0 * rightAfter / VISITS);
+        return Map.of("byPack", before / VISITS, "learned", after / VISITS, "ratio", after / before);
+    }
+
+    private Hypothesis drawn(Map<String, Double> often) {
+        List<Hypothesis> faults = pack.space().faults().stream().filter(h -> !h.nothing()).toList();
+        double at = random.nextDouble() * faults.stream().mapToDouble(h -> weight(h, often)).sum();
+        for (Hypothesis fault : faults) {
+            at -= weight(fault, often);
+            if (at <= 0) {
+                return fault;
+            }
+        }
+        return faults.get(faults.size() - 1);
+    }
+
+    private static double weight(Hypothesis fault, Map<String, Double> often) {
+        return fault.prior() * often.getOrDefault(fault.part().id(), 1.0);
+    }
+}
