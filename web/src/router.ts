@@ -9,6 +9,7 @@ export const router = createRouter({
     { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: 'New job' } },
     { path: '/jobs/record', component: () => import('./jobs/RecordView.vue'), meta: { title: 'Record' } },
     { path: '/jobs/lead', component: () => import('./jobs/LeadView.vue'), meta: { title: 'What came of it' } },
+    { path: '/jobs/learning', component: () => import('./jobs/LearningView.vue'), meta: { title: 'Own records' } },
     { path: '/policy', component: () => import('./policy/PolicyView.vue'), meta: { title: 'How we work' } },
     { path: '/identify', component: () => import('./identify/IdentifyView.vue'), meta: { title: 'Identify' } },
     { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: 'Families' } },

@@ -7,13 +7,14 @@ import TopBar from '../common/TopBar.vue'
 import { money } from '../visit/money'
 import { shiftDay, today } from './day'
 import FigureBars from './FigureBars.vue'
+import ShopTest from './ShopTest.vue'
 
 type Stock = components['schemas']['StockPage']
 type Overview = components['schemas']['Overview']
 const QUARTER_DAYS = 91
 const from = ref(shiftDay(today(), -QUARTER_DAYS))
 const to = ref(today())
-const { data, error } = useQuery({
+const { data, error, refetch } = useQuery({
   queryKey: computed(() => ['lead', from.value, to.value]),
   queryFn: () =>
     answer<Overview>(api.GET('/api/lead/overview', { params: { query: { from: from.value, to: to.value } } }) as never),
@@ -34,6 +35,7 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
       <label>From <input v-model="from" type="date" class="form-control num" required /></label>
       <label>To <input v-model="to" type="date" class="form-control num" required /></label>
       <a class="key" :href="csv" download>Visits (CSV)</a>
+      <RouterLink class="key" to="/jobs/learning">Own records</RouterLink>
     </form>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-else-if="!data" class="soft">Counting.</p>
@@ -64,6 +66,7 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
           <li v-for="v in data.boards" :key="v.id">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.
             <strong>{{ v.back ? `came back as ${v.back}` : 'has not come back' }}</strong>
+            <ShopTest :visit="v.id" :found="v.shopTest" @kept="refetch()" />
           </li>
         </ul>
       </section>

@@ -33,7 +33,7 @@ final class LearningBench {
 
     static Map<String, Object> run(long seed, String only) {
         Map<String, Object> result = new LinkedHashMap<>();
-        System.out.printf("%-40s %-9s %9s %9s %7s %9s %9s%n", "cost above that of knowing, a visit", "company", "by pack", "learned", "ratio", "right", "right");
+        System.out.printf("%-30s %9s %9s %9s %7s %7s %9s %9s%n", "cost a visit", "knowing", "by pack", "learned", "ratio", "above", "right", "learned");
         Chosen.compositions(only).forEach(composition -> {
             CompiledPack pack = CompiledPack.of(PackReader.read(Chosen.text(composition)), ErrorModel.defaults());
             for (double spread : new double[] {SPREAD, 0}) {
@@ -54,10 +54,10 @@ final class LearningBench {
                 confirmed.merge(truth.part().id(), 1, Integer::sum);
             }
         }
-        ClosedLoop learned = new ClosedLoop(pack, Policy.defaults(), List.of(new Observation.Experience(PartShares.of(pack.model(), confirmed,
-                PartShares.PACK_IS_WORTH_VISITS).stream().collect(Collectors.toMap(PartShares.Share::part, PartShares.Share::factor)))));
+        ClosedLoop learned = new ClosedLoop(pack, Policy.defaults(), List.of(new Observation.Experience(PartShares.of(pack.model(), confirmed).stream().collect(Collectors.toMap(PartShares.Share::part, PartShares.Share::factor)))));
         double before = 0;
         double after = 0;
+        double least = 0;
         int rightBefore = 0;
         int rightAfter = 0;
         for (int visit = 0; visit < VISITS; visit++) {
@@ -66,14 +66,16 @@ final class LearningBench {
             double knowing = plain.knowing(new Technician(pack, truth.id(), hands)).cost();
             Outcome without = plain.advised(new Technician(pack, truth.id(), hands));
             Outcome with = learned.advised(new Technician(pack, truth.id(), hands));
-            before += without.cost() - knowing;
-            after += with.cost() - knowing;
+            least += knowing;
+            before += without.cost();
+            after += with.cost();
             rightBefore += without.right() ? 1 : 0;
             rightAfter += with.right() ? 1 : 0;
         }
-        System.out.printf("%-50s %9.2f %9.2f %7.3f %8.1f%% %8.1f%%%n", name, before / VISITS, after / VISITS, after / before, 100.0 * rightBefore / VISITS,
-                100.0 * rightAfter / VISITS);
-        return Map.of("byPack", before / VISITS, "learned", after / VISITS, "ratio", after / before);
+        double ratio = (after - least) / (before - least);
+        System.out.printf("%-30s %9.2f %9.2f %9.2f %7.3f %7.3f %8.1f%% %8.1f%%%n", name, least / VISITS, before / VISITS, after / VISITS, after / before, ratio,
+                100.0 * rightBefore / VISITS, 100.0 * rightAfter / VISITS);
+        return Map.of("knowing", least / VISITS, "byPack", before / VISITS, "learned", after / VISITS, "ratio", after / before, "ratioAboveKnowing", ratio);
     }
 
     private Hypothesis drawn(Map<String, Double> often) {

@@ -89,6 +89,8 @@ final class EntryReader {
                 Refused.beside("part", () -> model.part(part));
             }
             return Told.of(new Observation.Visited(visited.days(), visited.part(), visited.reset()));
+        } else if (entry instanceof Entry.Experience experience) {
+            return Told.of(new Observation.Experience(factors(experience)));
         } else if (entry instanceof Entry.Repaired repaired) {
             Refused.beside("part", () -> model.part(repaired.part()));
             return Told.of(new Observation.Repaired(repaired.part()));
@@ -266,5 +268,13 @@ final class EntryReader {
     static Filed unread(Filed filed, Refused why) {
         return filed.with(new Entry.Unread(EntryFormat.kind(filed.entry()), String.valueOf(filed.entry()),
                 String.valueOf(why.getMessage())));
+    }
+
+    private static Map<String, Double> factors(Entry.Experience experience) {
+        Map<String, Double> factors = new LinkedHashMap<>();
+        for (int i = 0; i < experience.parts().size(); i++) {
+            factors.put(experience.parts().get(i), experience.factors().get(i));
+        }
+        return factors;
     }
 }

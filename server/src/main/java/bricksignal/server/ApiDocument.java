@@ -89,7 +89,7 @@ class ApiDocument {
                 required.add("taps");
                 continue;
             }
-            entry.addProperty(component.getName(), field(component.getType()));
+            entry.addProperty(component.getName(), component.getType() == List.class ? list(component) : field(component.getType()));
             if (!component.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
                 required.add(component.getName());
             }
@@ -112,6 +112,10 @@ class ApiDocument {
             return new StringSchema()._enum(Arrays.stream(type.getEnumConstants()).map(String::valueOf).toList());
         }
         return type == Sighting.class ? new Schema<>().type("object") : new StringSchema();
+    }
+
+    private static Schema<?> list(RecordComponent component) {
+        return component.getGenericType().getTypeName().endsWith("<java.lang.Double>") ? numbers() : new ArraySchema().items(new StringSchema());
     }
 
     private static Schema<?> numbers() {

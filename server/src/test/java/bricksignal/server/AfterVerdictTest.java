@@ -32,12 +32,6 @@ class AfterVerdictTest {
         odile = server.logIn("odile");
     }
 
-    private String igniterVisit() {
-        String visit = ines.job("no heat");
-        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
-        return visit;
-    }
-
     private JsonNode ways(String visit) {
         Client.Reply reply = ines.get("/api/visits/" + visit + "/ways");
         assertThat(reply.status()).as(reply.body()).isEqualTo(200);
@@ -50,7 +44,7 @@ class AfterVerdictTest {
 
     @Test
     void waysOutFollowTheFiguresThatSomebodyPutIn() {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         JsonNode before = ways(visit);
         assertThat(before.get("ageKnown").asBoolean()).isFalse();
         double van = way(before, "PART.VAN").get("quoted").asDouble();
@@ -71,7 +65,7 @@ class AfterVerdictTest {
 
     @Test
     void quoteIsKeptWithItsNumberAndReadAsADocument() throws IOException {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         Client.Reply made = ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "PART.VAN"));
         assertThat(made.status()).as(made.body()).isEqualTo(201);
         JsonNode plain = made.json().get("offer").get("plain");
@@ -104,7 +98,7 @@ class AfterVerdictTest {
     /** Every ordered pair of the boards of the demo and the family's own: what was on a terminal goes to the one that does the same. */
     @Test
     void boardOfTheDemoTakesEveryConductorByItsFunction() {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         ines.add(visit, entry("SETTING", "setting", "off-delay", "found", "1 off, 2 on", "left", "1 off, 2 on"));
         ines.add(visit, entry("TERMINAL", "terminal", "W", "conductor", "brown 3"));
         JsonNode boards = ines.get("/api/visits/" + visit + "/new-boards").json();
@@ -146,7 +140,7 @@ class AfterVerdictTest {
 
     @Test
     void photographIsDrawnAnewAndNothingOfTheCameraIsLeftInIt() throws IOException {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         byte[] jpeg = picture("jpg", 2800, 1400);
         byte[] secret = "Exif\0\0the place where it was taken".getBytes(StandardCharsets.ISO_8859_1);
         byte[] withExif = new byte[jpeg.length + secret.length + 4];
@@ -171,7 +165,7 @@ class AfterVerdictTest {
 
     @Test
     void whatIsNoPhotographIsRefusedWithItsReason() {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         assertThat(photo(visit, "%PDF-1.7 and so on".getBytes(StandardCharsets.UTF_8)).detail()).contains("no photograph");
         assertThat(photo(visit, new byte[13 * 1024 * 1024]).status()).as("too large to be read").isEqualTo(413);
         assertThat(photo(visit, bomb()).detail()).contains("megapixels");
@@ -191,7 +185,7 @@ class AfterVerdictTest {
 
     @Test
     void twentyPhotographsAreKeptAndNoMore() {
-        String visit = igniterVisit();
+        String visit = ines.deadIgniter("no heat");
         byte[] small = picture("png", 20, 20);
         for (int i = 0; i < 20; i++) {
             assertThat(photo(visit, small).status()).isEqualTo(201);

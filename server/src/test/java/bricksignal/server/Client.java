@@ -137,6 +137,13 @@ public final class Client {
         return jobAt(unit, complaint);
     }
 
+    /** A visit on a furnace that nobody was at before: its igniter reads open. */
+    public String deadIgniter(String complaint) {
+        String visit = job(complaint);
+        add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        return visit;
+    }
+
     /** A visit that can be opened. */
     public JsonNode opened(String visit) {
         Reply reply = get("/api/visits/" + visit);

@@ -87,8 +87,7 @@ class LeadTest {
     @Test
     void vanCarriesWhatIsWorthItsRoom() {
         for (int i = 0; i < 3; i++) {
-            String visit = ines.job("no heat");
-            ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+            String visit = ines.deadIgniter("no heat");
             ines.add(visit, entry("REPAIRED", "part", "igniter"));
             assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "new igniter")).status()).isEqualTo(200);
         }

@@ -34,8 +34,7 @@ class RecordTest {
     }
 
     private String igniterVisit() {
-        String visit = ines.job("no heat since the morning");
-        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        String visit = ines.deadIgniter("no heat since the morning");
         ines.add(visit, entry("NOTE", "text", "=HYPERLINK(\"http://bad.invalid\") said the owner"));
         return visit;
     }

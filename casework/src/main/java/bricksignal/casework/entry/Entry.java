@@ -5,6 +5,7 @@ import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
 import bricksignal.core.unit.When;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Something that a person enters on a visit. A board or a point that is left out is the usual one. */
@@ -122,6 +123,19 @@ public sealed interface Entry {
      * @param reset whether somebody reset the unit since and it ran again
      */
     record Visited(double days, @Nullable String part, boolean reset) implements Entry {
+    }
+
+    /**
+     * What the company's own records say of the parts of this family, against the pack.
+     *
+     * @param parts by id
+     * @param factors how much likelier each is at fault, above 0; as many as parts
+     */
+    record Experience(List<String> parts, List<Double> factors) implements Entry {
+        public Experience {
+            parts = List.copyOf(parts);
+            factors = List.copyOf(factors);
+        }
     }
 
     /** A part repaired or replaced, by id. */

@@ -31,6 +31,11 @@ public final class EntryFormat {
     /** Older visits say nothing of today: ten years. */
     private static final double LONGEST_AGO_DAYS = 3652;
 
+    /** More parts than any unit has. */
+    private static final int MOST_PARTS = 200;
+    /** Records that make a part likelier than that are none. */
+    private static final double MOST_LIKELIER = 1000;
+
     private static final Map<String, Class<? extends Entry>> KINDS = kinds();
 
     private EntryFormat() {
@@ -75,6 +80,7 @@ public final class EntryFormat {
         kinds.put("TWIN", Entry.Twin.class);
         kinds.put("DIED", Entry.Died.class);
         kinds.put("VISITED", Entry.Visited.class);
+        kinds.put("EXPERIENCE", Entry.Experience.class);
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("SETTING", Entry.SetTo.class);
         kinds.put("SAFE", Entry.Safe.class);
@@ -159,6 +165,9 @@ public final class EntryFormat {
             case "VISITED":
                 f.only("kind", "days", "part", "reset");
                 return new Entry.Visited(f.number("days", 0, LONGEST_AGO_DAYS), f.nameOrNull("part"), f.truth("reset"));
+            case "EXPERIENCE":
+                f.only("kind", "parts", "factors");
+                return experience(f);
             case "REPAIRED":
                 f.only("kind", "part");
                 return new Entry.Repaired(f.name("part"));
@@ -184,6 +193,15 @@ public final class EntryFormat {
                 return WorkFormat.read(kind, f).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
                         Message.said(String.join(", ", KINDS.keySet()))));
         }
+    }
+
+    private static Entry experience(Fields f) {
+        List<String> parts = f.names("parts", MOST_PARTS);
+        List<Double> factors = f.numbers("factors", MOST_PARTS);
+        if (factors.size() != parts.size() || factors.stream().anyMatch(factor -> !(factor > 0 && factor <= MOST_LIKELIER))) {
+            throw f.refused("factors", "entry.factors", new Message.Number(parts.size()));
+        }
+        return new Entry.Experience(parts, factors);
     }
 
     /**
@@ -259,6 +277,9 @@ public final class EntryFormat {
             to.put("days", e.days());
             put(to, "part", e.part());
             to.put("reset", e.reset());
+        } else if (entry instanceof Entry.Experience e) {
+            to.put("parts", e.parts());
+            to.put("factors", e.factors());
         } else if (entry instanceof Entry.Repaired e) {
             to.put("part", e.part());
         } else if (entry instanceof Entry.SetTo e) {

@@ -20,12 +20,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /** The log in messages. */
 final class LogLines {
 
     private static final int MOST_PATTERNS = 4;
     private static final double WORTH_SHOWING = 0.001;
+    /** A fifth likelier is worth a word. */
+    private static final double CLEARLY_LIKELIER = 1.2;
+    private static final int MOST_NAMED = 3;
 
     private final Case now;
     private final UnitModel model;
@@ -104,7 +108,7 @@ final class LogLines {
         return entry instanceof Entry.PowerCycled ? "log.power-cycled" : entry instanceof Entry.Watched ? "log.watched"
                 : entry instanceof Entry.Repaired ? "log.repaired" : entry instanceof Entry.Twin ? "log.twin"
                 : entry instanceof Entry.Died ? "log.died" : entry instanceof Entry.Visited ? "log.visited"
-                : entry instanceof Entry.Note ? "log.note" : entry instanceof Entry.ChangeIn ? "log.change-in"
+                : entry instanceof Entry.Experience ? "log.experience" : entry instanceof Entry.Note ? "log.note" : entry instanceof Entry.ChangeIn ? "log.change-in"
                 : entry instanceof Entry.ChangeOut ? "log.change-out" : "log.taken-back";
     }
 
@@ -148,6 +152,8 @@ final class LogLines {
             return new Message.Amount(on.mode(), TypedReading.parse(on.mode(), stamped.value()));
         } else if (entry instanceof Entry.Died || entry instanceof Entry.Visited) {
             return ofThen(entry);
+        } else if (entry instanceof Entry.Experience experience) {
+            return likelier(experience);
         } else if (entry instanceof Entry.OfTheWork work) {
             return WorkLines.found(model, work);
         } else if (entry instanceof Entry.Unread unread) {
@@ -182,6 +188,14 @@ final class LogLines {
             }
         }
         return Message.items(Message.Joint.COMMA, said);
+    }
+
+    /** The parts that own records make clearly likelier. */
+    private Message likelier(Entry.Experience experience) {
+        List<Message> parts = IntStream.range(0, experience.parts().size()).boxed().filter(i -> experience.factors().get(i) >= CLEARLY_LIKELIER)
+                .sorted(Comparator.comparing((Integer i) -> experience.factors().get(i)).reversed()).limit(MOST_NAMED)
+                .flatMap(i -> model.parts().stream().filter(part -> part.id().equals(experience.parts().get(i)))).map(part -> Message.said(part.label())).toList();
+        return parts.isEmpty() ? Message.of("log.experience-none") : Message.of("log.experience-likelier", Message.items(Message.Joint.COMMA, parts));
     }
 
     private Message watched(Line line, Entry.Watched watched) {

@@ -42,6 +42,7 @@ class EntryFormatTest {
                 new Entry.Lent("igniter", "7"), new Entry.GivenBack(), new Entry.Spare("thermostat cable", "blue"), new Entry.Note("two\nlines"),
                 new Entry.ChangeIn(null, "jumper"), new Entry.ChangeIn("try-jumper", null), new Entry.ChangeOut(),
                 new Entry.TakeBack(), new Entry.Died(11, "R", null), new Entry.Visited(2, "igniter", true),
+                new Entry.Experience(List.of("igniter", "board"), List.of(2.5, 0.4)),
                 new Entry.Earlier(new Entry.Pattern(null, "4 flashes"), When.LAST_NIGHT),
                 new Entry.Earlier(new Entry.Answer("see-door", true), When.EARLIER_VISIT),
                 new Entry.Earlier(new Entry.TestReading("ohms-igniter", "OL"), When.BEFORE_RESET));
@@ -69,7 +70,7 @@ class EntryFormatTest {
     @CsvSource(delimiter = '|', value = {"READING|test|", "READING|reading|", "READING|test|7", "READING|reading|true",
         "ANSWER|yes|", "ANSWER|yes|perhaps", "SEEN|seconds|-1", "SEEN|seconds|7201", "SEEN|seconds|x", "SEEN|channel|",
         "SEEN|begins|1", "TWIN|alike|", "FREE_READING|mode|FURLONGS", "FREE_READING|red|", "TAPS|taps|soon", "TAPS|marks|3",
-        "FILM|trace|", "FILM|trace|x", "DIED|minutes|0", "DIED|minutes|121", "VISITED|days|-1", "VISITED|reset|", "ANSWER|when|yesterday", "NOTE|text|", "PATTERN|pattern|"})
+        "FILM|trace|", "FILM|trace|x", "DIED|minutes|0", "DIED|minutes|121", "VISITED|days|-1", "VISITED|reset|", "EXPERIENCE|factors|", "ANSWER|when|yesterday", "NOTE|text|", "PATTERN|pattern|"})
     void fieldThatIsMissingOrWrongIsNamed(String kind, String field, String value) {
         Entry good = everyKind().filter(e -> EntryFormat.kind(e).equals(kind)).findFirst().orElseThrow();
         Map<String, Object> spoiled = new LinkedHashMap<>(EntryFormat.write(good));

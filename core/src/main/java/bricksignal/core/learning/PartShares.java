@@ -4,17 +4,20 @@ import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * How the faults of a family fall on its parts: a Dirichlet law whose prior is the pack's weights, worth so many visits, to which each confirmed visit adds
- * one (Gelman and others, Bayesian Data Analysis, section 3.4).
+ * one (Gelman and others, Bayesian Data Analysis, section 3.4). How many visits the pack is worth is not known either: where the records look like the pack
+ * it is worth many, where they do not it is worth few. Each number of them counts by how well it foretells the records (the same, section 5.3).
  */
 public final class PartShares {
 
-    /** A pack's weights count as so many visits (our own judgement: as much as a technician sees of one family in some years). */
-    public static final double PACK_IS_WORTH_VISITS = 60;
+    /** What a pack may be worth, visits: from a month of one technician to more than any company makes (our own judgement), each twice the one before. */
+    private static final double[] WORTH = {20, 40, 80, 160, 320, 640, 1280, 2560, 5120};
 
     private PartShares() {
     }
@@ -39,10 +42,29 @@ public final class PartShares {
      * The shares of all parts that can be at fault, in the order of the pack; both columns sum to one.
      *
      * @param confirmed visits by part; parts that this unit does not have, or that cannot be at fault, do not count
-     * @param packVisits how many visits the pack's weights are worth, above 0
-     * @throws IllegalArgumentException if a count is below 0, or the pack is worth nothing
+     * @throws IllegalArgumentException if a count is below 0
      */
-    public static List<Share> of(UnitModel model, Map<String, Integer> confirmed, double packVisits) {
+    public static List<Share> of(UnitModel model, Map<String, Integer> confirmed) {
+        List<Share> pack = of(model, confirmed, WORTH[0]);
+        double[] logs = Arrays.stream(WORTH).map(worth -> logEvidence(pack, worth)).toArray();
+        double most = Arrays.stream(logs).max().orElseThrow();
+        double sum = Arrays.stream(logs).map(log -> Math.exp(log - most)).sum();
+        double[] after = new double[pack.size()];
+        for (int k = 0; k < WORTH.length; k++) {
+            List<Share> shares = of(model, confirmed, WORTH[k]);
+            for (int i = 0; i < after.length; i++) {
+                after[i] += Math.exp(logs[k] - most) / sum * shares.get(i).after();
+            }
+        }
+        return IntStream.range(0, after.length).mapToObj(i -> new Share(pack.get(i).part(), pack.get(i).before(), pack.get(i).confirmed(), after[i])).toList();
+    }
+
+    /**
+     * The same where the pack is worth so many visits.
+     *
+     * @param packVisits above 0
+     */
+    static List<Share> of(UnitModel model, Map<String, Integer> confirmed, double packVisits) {
         if (!(packVisits > 0)) {
             throw new IllegalArgumentException("the pack is worth " + packVisits + " visits; it must be above 0");
         }
@@ -55,6 +77,19 @@ public final class PartShares {
             shares.add(new Share(part.id(), before, count(confirmed, part), (packVisits * before + count(confirmed, part)) / (packVisits + visits)));
         }
         return List.copyOf(shares);
+    }
+
+    /** Logarithm of how well a pack that is worth so many visits foretells the records in their order: a Dirichlet-multinomial law. */
+    static double logEvidence(List<Share> shares, double packVisits) {
+        double log = 0;
+        int visits = 0;
+        for (Share share : shares) {
+            for (int seen = 0; seen < share.confirmed(); seen++) {
+                log += Math.log((packVisits * share.before() + seen) / (packVisits + visits));
+                visits++;
+            }
+        }
+        return log;
     }
 
     private static double weight(UnitModel model, Part part) {

@@ -28,9 +28,24 @@ class PartSharesTest {
         assertThat(shares.get(1).factor()).isCloseTo(7.0 / 16 * 5, within(1e-12));
     }
 
+    /** Two visits, both to wire 1 of a fifth, and a pack worth 40: one fifth, then (8 + 1) / 41. */
+    @Test
+    void recordsAreForetoldOneAfterTheOther() {
+        assertThat(PartShares.logEvidence(PartShares.of(chain, Map.of("wire-1", 2), 40), 40)).isCloseTo(Math.log(0.2 * 9 / 41), within(1e-12));
+    }
+
+    @Test
+    void recordsThatLookLikeThePackHardlyMoveItAndOthersDo() {
+        Map<String, Integer> alike = Map.of("wire-1", 60, "wire-2", 62, "wire-3", 57, "coil", 121);
+        assertThat(PartShares.of(chain, alike)).allSatisfy(share -> assertThat(share.factor()).isBetween(0.97, 1.03));
+        List<PartShares.Share> others = PartShares.of(chain, Map.of("wire-1", 200, "wire-2", 40, "wire-3", 40, "coil", 20));
+        assertThat(others.get(0).after()).isBetween(0.6, 200.0 / 300);
+        assertThat(others.stream().mapToDouble(PartShares.Share::after).sum()).isCloseTo(1, within(1e-12));
+    }
+
     @Test
     void withoutVisitsThePackStands() {
-        assertThat(PartShares.of(chain, Map.of("board", 4, "gone", 9), PartShares.PACK_IS_WORTH_VISITS)).allSatisfy(share ->
+        assertThat(PartShares.of(chain, Map.of("board", 4, "gone", 9))).allSatisfy(share ->
                 assertThat(share.factor()).isCloseTo(1, within(1e-12)));
     }
 

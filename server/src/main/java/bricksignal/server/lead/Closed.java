@@ -21,7 +21,7 @@ class Closed {
     private static final String VISITS = "with stepped as (select v.*, lead(v.opened_at) over w as next_opened, lead(v.number) over w as next_number from visit v "
             + "where v.opened_at is not null and (v.closed_at >= :from or v.opened_at >= :from) window w as (partition by v.unit_id order by v.opened_at)), "
             + "closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
-            + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, "
+            + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.shop_test, v.skipped, v.opened_at, v.closed_at, "
             + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when v.next_opened > v.closed_at "
             + "and v.next_opened <= v.closed_at + interval '30 days' then v.next_number end as back "
             + "from stepped v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
@@ -55,8 +55,10 @@ class Closed {
      *
      * @param skipped how much proof a stricter school would have asked for
      * @param back the number of the visit that came back; null where none did
+     * @param shopTest what a shop found of the board, SOUND or BAD; null where nobody looked
      */
-    record Shown(UUID id, long number, String site, String unit, String person, String verdict, boolean proven, int skipped, @Nullable Long back) {
+    record Shown(UUID id, long number, String site, String unit, String person, String verdict, boolean proven, int skipped, @Nullable Long back,
+            @Nullable String shopTest) {
     }
 
     /** A line of all closed visits. */
@@ -124,7 +126,7 @@ class Closed {
     private List<Shown> shown(String where, LocalDate from, LocalDate to) {
         return asked("select * from closed " + where + " order by closed_at desc limit " + MOST, from, to).stream().map(t -> new Shown((UUID) t.get("id"),
                 number(t, "number"), text(t, "site"), text(t, "unit"), text(t, "person"), text(t, "verdict"), Boolean.TRUE.equals(t.get("proven")),
-                ((Number) t.get("skipped")).intValue(), t.get("back") == null ? null : number(t, "back"))).toList();
+                ((Number) t.get("skipped")).intValue(), t.get("back") == null ? null : number(t, "back"), (String) t.get("shop_test"))).toList();
     }
 
     @SuppressWarnings("unchecked")

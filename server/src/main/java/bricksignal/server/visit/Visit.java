@@ -68,6 +68,12 @@ public class Visit {
     @Column(name = "board_changed")
     private boolean boardChanged;
     private int skipped;
+    @Enumerated(EnumType.STRING)
+    @Column(name = "shop_test")
+    private @Nullable ShopTest shopTest;
+
+    /** What a shop finds of a board that was changed. */
+    public enum ShopTest { SOUND, BAD }
 
     protected Visit() {
     }
@@ -118,6 +124,16 @@ public class Visit {
         repaired = String.join(",", parts);
         boardChanged = board;
         skipped = asked;
+    }
+
+    /** True if a board was changed on it. */
+    public boolean boardChanged() {
+        return boardChanged;
+    }
+
+    /** What a shop found of the board that was changed. */
+    public void tested(ShopTest found) {
+        shopTest = found;
     }
 
     /** Opens a closed visit again. */

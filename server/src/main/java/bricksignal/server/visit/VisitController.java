@@ -35,9 +35,11 @@ import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -202,6 +204,17 @@ class VisitController {
     @GetMapping("/api/visits/{id}/questions")
     List<TestLine> questions(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.questions(open.now()));
+    }
+
+    /** What a shop found of the board that was changed. */
+    record Tested(@NotNull Visit.ShopTest found) {
+    }
+
+    @PreAuthorize("hasRole('LEAD')")
+    @PutMapping("/api/visits/{id}/shop-test")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void tested(Principal principal, @PathVariable UUID id, @Valid @RequestBody Tested tested) {
+        service.tested(principal.getName(), id, tested.found());
     }
 
     /** The cables of the unit, terminal against terminal. */

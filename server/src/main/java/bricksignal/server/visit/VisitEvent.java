@@ -11,7 +11,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 
-/** That a visit was closed, opened again, or went over to a newer pack: by whom, when, and how it stood. Never changed. */
+/** That a visit was closed, opened again, went over to a newer pack, or that its board was tested in the shop: by whom, when, and how it stood. Never changed. */
 @Entity
 @Immutable
 @Table(name = "visit_event")
@@ -19,7 +19,7 @@ import org.hibernate.annotations.Immutable;
 public class VisitEvent {
 
     /** What happened. */
-    public enum Kind { CLOSED, REOPENED, PACK_CHANGED }
+    public enum Kind { CLOSED, REOPENED, PACK_CHANGED, SHOP_TEST }
 
     @Id
     private UUID id;

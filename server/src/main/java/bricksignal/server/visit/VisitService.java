@@ -9,6 +9,7 @@ import bricksignal.casework.page.ProvingPage;
 import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
+import bricksignal.server.learning.LearningService;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.log.Evidence;
 import bricksignal.server.problem.BadInput;
@@ -43,9 +44,10 @@ public class VisitService {
     private final EntryJson json;
     private final Words words;
     private final Workbench workbench;
+    private final LearningService learning;
 
     VisitService(Visits visits, VisitStore store, Cases cases, SessionAccounts accounts, SiteUnits units, EntryJson json, Words words,
-            Workbench workbench) {
+            Workbench workbench, LearningService learning) {
         this.visits = visits;
         this.store = store;
         this.cases = cases;
@@ -54,6 +56,7 @@ public class VisitService {
         this.json = json;
         this.words = words;
         this.workbench = workbench;
+        this.learning = learning;
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
@@ -133,7 +136,7 @@ public class VisitService {
             }
             Set<String> twins = twins(open, sent);
             Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins));
-            if (open.place() == 0 && visited(open)) {
+            if (open.place() == 0 && begun(open)) {
                 continue;
             }
             VisitStore.Appended appended = store.append(open.visit(), open.place(), kept, json.recording(sent.entry()));
@@ -162,6 +165,11 @@ public class VisitService {
         store.reopen(login, visitId, reason);
     }
 
+    /** Keeps what a shop found of the board that was changed on a closed visit. */
+    public void tested(String login, UUID visitId, Visit.ShopTest found) {
+        store.tested(login, visitId, found);
+    }
+
     /** Goes over to the pack as it is installed. */
     public void goOver(String login, UUID visitId) {
         store.goOver(login, visitId);
@@ -177,13 +185,20 @@ public class VisitService {
         }
     }
 
-    /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago. */
-    private boolean visited(Cases.Open open) {
-        if (open.visit().visit().closed()) {
+    /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago, and after what own records say of its family. */
+    private boolean begun(Cases.Open open) {
+        Visit visit = open.visit().visit();
+        if (visit.closed()) {
             return false;
         }
-        return store.lastVisit(open.visit().visit()).map(last -> store.append(open.visit(), 0, last, null).added()
-                != VisitStore.Added.BEFORE).orElse(false);
+        boolean added = false;
+        long place = 0;
+        for (Filed known : store.knownBefore(visit, learning.experience(visit.unit().pack(), open.now().unit().model()))) {
+            VisitStore.Appended appended = store.append(open.visit(), place, known, null);
+            added |= appended.added() != VisitStore.Added.BEFORE;
+            place = Math.max(place, appended.place());
+        }
+        return added;
     }
 
     private Set<String> twins(Cases.Open open, Filed sent) {

@@ -107,9 +107,15 @@ class VisitStore {
         return visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(visit.id())).toList();
     }
 
-    /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
+    /** What is known before a visit begins, as entries of it. */
     @Transactional(readOnly = true)
-    Optional<Filed> lastVisit(Visit visit) {
+    List<Filed> knownBefore(Visit visit, Optional<Entry.Experience> experience) {
+        return Stream.concat(lastVisit(visit).stream(), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
+                .getBytes(StandardCharsets.UTF_8)).toString(), clock.millis(), null, known))).toList();
+    }
+
+    /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
+    private Optional<Filed> lastVisit(Visit visit) {
         return earlier(visit).stream().findFirst().flatMap(last -> Optional.ofNullable(last.closedAt()).map(closed -> {
             double days = Math.floor(daysSince(closed));
             return new Filed(UUID.nameUUIDFromBytes((visit.id() + " after " + last.id()).getBytes(StandardCharsets.UTF_8)).toString(),
@@ -235,6 +241,18 @@ class VisitStore {
         events.save(VisitEvent.of(visit, account, VisitEvent.Kind.REOPENED, clock.instant(), reason + " (was closed as "
                 + visit.outcome() + ": " + visit.decided() + "; verdict: " + visit.verdict() + ")"));
         visit.reopen();
+    }
+
+    /** Keeps what a shop found of the board that was changed on a closed visit. */
+    @Transactional
+    void tested(String login, UUID id, Visit.ShopTest found) {
+        Account account = accounts.of(login);
+        Visit visit = own(account, visits.locked(id).orElse(null));
+        if (!visit.closed() || !visit.boardChanged()) {
+            throw new Conflict("No board was changed on visit " + visit.number() + ", or it is not closed. Choose the visit that changed the board.");
+        }
+        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.SHOP_TEST, clock.instant(), found.name()));
+        visit.tested(found);
     }
 
     /** True if this person may open it again: its technician the same day, the lead always. */

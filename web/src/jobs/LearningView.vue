@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { answer, api, Problem } from '../api/client'
+import type { components } from '../api/schema'
+import TopBar from '../common/TopBar.vue'
+import ShareMove from './ShareMove.vue'
+
+type Learning = components['schemas']['Learning']
+const SHOWN = 8
+const { data, error, refetch } = useQuery({
+  queryKey: ['learning'],
+  queryFn: () => answer<Learning>(api.GET('/api/lead/learning')),
+})
+const problem = ref<Problem | null>(null)
+const busy = ref(false)
+async function doing(work: () => Promise<unknown>) {
+  problem.value = null
+  busy.value = true
+  try {
+    await work()
+    await refetch()
+  } catch (failure) {
+    problem.value = failure as Problem
+  } finally {
+    busy.value = false
+  }
+}
+const learn = () => doing(() => answer(api.POST('/api/lead/learning')))
+const use = (number: number | undefined) =>
+  doing(() => answer(api.PUT('/api/lead/learning/in-use', { body: { number } })))
+</script>
+
+<template>
+  <TopBar title="Own records" />
+  <main class="page" data-test="learning">
+    <h1 class="h4">What our own records say</h1>
+    <p class="soft">
+      Each visit that was closed as fixed after a proof, did not come back within 30 days and whose board no shop found
+      sound adds one to its part. How much the pack still counts is judged by how well it foretold them.
+    </p>
+    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <p v-else-if="!data" class="soft">Counting.</p>
+    <template v-else>
+      <section class="use" aria-live="polite">
+        <p class="lead num">
+          {{
+            data.inUse == null
+              ? 'Visits to come are told the packs alone.'
+              : `Visits to come are told version ${data.inUse} of our records.`
+          }}
+        </p>
+        <button
+          class="key wide"
+          type="button"
+          :disabled="busy || !data.families.length"
+          data-test="learn"
+          @click="learn"
+        >
+          Tell them the records of today
+        </button>
+        <button
+          v-if="data.inUse != null"
+          class="key"
+          type="button"
+          :disabled="busy"
+          data-test="packs-alone"
+          @click="use(undefined)"
+        >
+          Back to the packs alone
+        </button>
+        <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      </section>
+      <p v-if="!data.families.length">No visit is confirmed yet. Close visits as fixed after a proof.</p>
+      <section v-for="family in data.families" :key="family.family">
+        <h2 class="h5">{{ family.title }}</h2>
+        <p class="soft num">{{ family.confirmed }} confirmed</p>
+        <ShareMove :parts="family.parts.slice(0, SHOWN)" />
+      </section>
+      <section v-if="data.versions.length">
+        <h2 class="h5">Counted before</h2>
+        <ul class="versions num">
+          <li v-for="version in data.versions" :key="version.number">
+            {{ version.number }}: {{ new Date(version.madeAt).toLocaleDateString() }}, {{ version.confirmed }} visits
+            <strong v-if="version.number === data.inUse">in use</strong>
+            <button v-else class="key small" type="button" :disabled="busy" @click="use(version.number)">
+              Use it again
+            </button>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </main>
+</template>
+
+<style scoped lang="scss">
+section {
+  margin-top: 1.5rem;
+}
+.use {
+  display: grid;
+  gap: 0.75rem;
+  max-width: 36rem;
+}
+.versions li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.25rem 0;
+}
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { answer, api, Problem } from '../api/client'
+
+/** What a shop found of a board that came back from a visit. */
+const props = defineProps<{ visit: string; found?: string }>()
+const emit = defineEmits<{ kept: [] }>()
+const problem = ref<Problem | null>(null)
+const busy = ref(false)
+const WORDS = { BAD: 'the shop found it bad', SOUND: 'the shop found it sound' } as const
+type Found = keyof typeof WORDS
+async function keep(found: Found) {
+  busy.value = true
+  problem.value = null
+  try {
+    await answer(api.PUT('/api/visits/{id}/shop-test', { params: { path: { id: props.visit } }, body: { found } }))
+    emit('kept')
+  } catch (failure) {
+    problem.value = failure as Problem
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <span class="shop" role="group" aria-label="Shop test">
+    <span v-if="found" class="soft">{{ WORDS[found as Found] }}</span>
+    <template v-for="(words, one) in WORDS" :key="one">
+      <button v-if="one !== found" class="key small" type="button" :disabled="busy" @click="keep(one)">
+        {{ found ? 'no, ' : '' }}{{ words }}
+      </button>
+    </template>
+    <span v-if="problem" class="problem" role="alert">{{ problem.message }}</span>
+  </span>
+</template>
+
+<style scoped lang="scss">
+.shop {
+  display: inline-flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  margin-left: 0.5rem;
+}
+</style>
