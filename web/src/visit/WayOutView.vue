@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { answer, api } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import CurveChart from '../tools/CurveChart.vue'
+import AtTheCounter from './AtTheCounter.vue'
 import { percent } from './format'
 import { useHandle } from './handle'
 import { hours, money } from './money'
@@ -107,6 +108,7 @@ function quote(way: string) {
         <p>{{ out.keeps }}.</p>
         <CurveChart :curve="out.byAge" />
       </section>
+      <AtTheCounter :closed="closed" />
       <WayFigures :out="out" :closed="closed" />
       <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">Back to the verdict</RouterLink>
     </template>

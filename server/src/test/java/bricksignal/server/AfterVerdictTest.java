@@ -42,6 +42,21 @@ class AfterVerdictTest {
         return StreamSupport.stream(page.get("ways").spliterator(), false).filter(way -> way.get("id").asString().equals(id)).findFirst().orElseThrow();
     }
 
+    /** The stand-in of a supplier that ships with the application. */
+    @Test
+    void supplierSaysWhatItHasOfThePartsThatAreCountedWith() {
+        String visit = ines.deadIgniter("no heat");
+        JsonNode counter = ines.get("/api/visits/" + visit + "/counter").json();
+        assertThat(counter.get("away").isNull()).isTrue();
+        JsonNode igniter = StreamSupport.stream(counter.get("lines").spliterator(), false).filter(line -> line.get("part").asString().equals("igniter")).findFirst()
+                .orElseThrow();
+        assertThat(igniter.get("counted").asDouble()).isPositive();
+        Map<String, Object> taken = entry("FIGURE", "what", "price.igniter", "value", igniter.get("price").asDouble(), "reason", "supplier");
+        assertThat(ines.add(visit, taken).status()).isEqualTo(200);
+        JsonNode again = ines.get("/api/visits/" + visit + "/counter").json();
+        assertThat(again.toString()).contains("\"counted\":" + igniter.get("price").asDouble());
+    }
+
     @Test
     void waysOutFollowTheFiguresThatSomebodyPutIn() {
         String visit = ines.deadIgniter("no heat");

@@ -1,5 +1,6 @@
 package bricksignal.server.quote;
 
+import bricksignal.casework.Figures;
 import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
 import bricksignal.server.account.SessionAccounts;
@@ -11,6 +12,8 @@ import bricksignal.server.record.Download;
 import bricksignal.server.record.Pdf;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
+import bricksignal.server.supply.Supplier;
+import bricksignal.server.supply.SupplierAway;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.words.Words;
@@ -25,7 +28,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -54,11 +59,12 @@ class QuoteController {
     private final Words words;
     private final Workbench workbench;
     private final Pdf pdf;
+    private final Supplier supplier;
     private final JsonMapper json;
     private final Clock clock = Clock.system(ZoneId.systemDefault());
 
     QuoteController(VisitService visits, SiteService sites, PolicyService policy, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
-            Pdf pdf, JsonMapper json) {
+            Pdf pdf, Supplier supplier, JsonMapper json) {
         this.visits = visits;
         this.sites = sites;
         this.policy = policy;
@@ -67,6 +73,7 @@ class QuoteController {
         this.words = words;
         this.workbench = workbench;
         this.pdf = pdf;
+        this.supplier = supplier;
         this.json = json;
     }
 
@@ -82,6 +89,36 @@ class QuoteController {
     @GetMapping("/api/visits/{id}/ways")
     WayOutPage ways(Principal principal, @PathVariable UUID id) {
         return page(visits.standing(principal.getName(), id), policy.rates());
+    }
+
+    /** A part at the counter, and what is counted with now. */
+    record CounterLine(String part, String label, double price, int pieces, double hours, double counted) {
+    }
+
+    /**
+     * What the supplier says.
+     *
+     * @param away why it says nothing; null where it answers
+     */
+    record Counter(@Nullable String away, Instant askedAt, String currency, List<CounterLine> lines) {
+    }
+
+    /** What the supplier has of the parts that are counted with; where it is away the figures stand as they are. */
+    @GetMapping("/api/visits/{id}/counter")
+    Counter counter(Principal principal, @PathVariable UUID id) {
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        WayOutPage page = page(standing, policy.rates());
+        Map<String, WayOutPage.FigureLine> figures = new LinkedHashMap<>();
+        page.figures().stream().filter(figure -> figure.what().startsWith(Figures.PRICE)).forEach(figure -> figures.put(figure.what()
+                .substring(Figures.PRICE.length()), figure));
+        try {
+            List<CounterLine> lines = figures.isEmpty() ? List.of() : supplier.ask(standing.visit().unit().pack(), List.copyOf(figures.keySet())).stream()
+                    .flatMap(one -> Optional.ofNullable(figures.get(one.part())).map(figure -> new CounterLine(one.part(), standing.now().unit().model()
+                            .part(one.part()).label(), one.price(), one.pieces(), one.hours(), figure.value())).stream()).toList();
+            return new Counter(null, clock.instant(), page.currency(), lines);
+        } catch (SupplierAway away) {
+            return new Counter(away.getMessage(), clock.instant(), page.currency(), List.of());
+        }
     }
 
     @GetMapping("/api/visits/{id}/quotes")
