@@ -43,7 +43,7 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
     <template v-else>
       <p class="lead num">
         {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} came back within
-        30 days; {{ data.all.boards }} boards changed.
+        30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed.
       </p>
       <FigureBars title="By family" :figures="data.families" />
       <FigureBars title="By person, by name" :figures="data.people" />

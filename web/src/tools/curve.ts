@@ -10,6 +10,20 @@ const NEAR_ZERO = 0.35
 /** A word that stands further out than this share of the width is set to the inside. */
 const OUTER = 0.8
 
+/** Two words that are closer than this lie on each other, in pixels. */
+const WORD = { wide: 90, high: 26 }
+type Place = { x: number; y: number }
+const apart = (a: Place, b: Place) => Math.abs(a.x - b.x) >= WORD.wide || Math.abs(a.y - b.y) >= WORD.high
+
+/** Where the word of a line stands: as near to the place it should have as it can without lying on another word. */
+function wordAt(places: Place[], wanted: number, taken: Place[]): Place {
+  const free = places.filter((place) => taken.every((other) => apart(place, other)))
+  const from = places[wanted]!
+  return (free.length ? free : places).reduce((best, place) =>
+    Math.abs(place.x - from.x) < Math.abs(best.x - from.x) ? place : best,
+  )
+}
+
 /** The places of a curve on a sheet of that width and height: ticks, lines as paths with a place for their word, spots. */
 export function drawn(curve: Curve, width: number, height: number) {
   const points = [...curve.lines.flatMap((l) => l.points), ...curve.spots]
@@ -26,6 +40,13 @@ export function drawn(curve: Curve, width: number, height: number) {
     (p) => y(p.y),
   )
   const place = (i: number, of: number) => (i + 1) / (of + 1)
+  const spots = curve.spots.map((s) => ({
+    label: s.label,
+    x: x(s.x),
+    y: y(s.y),
+    anchor: x(s.x) > OUTER * width ? 'end' : x(s.x) < (1 - OUTER) * width ? 'start' : 'middle',
+  }))
+  const taken: Place[] = spots.map((spot) => ({ x: spot.x, y: spot.y - 8 }))
   return {
     left: MARGIN.left,
     right,
@@ -33,14 +54,13 @@ export function drawn(curve: Curve, width: number, height: number) {
     across: x.ticks(TICKS).map((t) => ({ at: x(t), text: x.tickFormat(TICKS)(t) })),
     up: y.ticks(TICKS).map((t) => ({ at: y(t), text: y.tickFormat(TICKS)(t) })),
     lines: curve.lines.map((l, i) => {
-      const at = l.points[Math.round(place(i, curve.lines.length) * (l.points.length - 1))]!
-      return { label: l.label, path: path(l.points) ?? '', x: x(at.x), y: y(at.y) - 8 }
+      const places = l.points.map((p) => ({ x: x(p.x), y: y(p.y) - 8 }))
+      const inside = places.filter((p) => p.x > MARGIN.left + WORD.wide / 2 && p.x < right - WORD.wide / 2)
+      const from = inside.length ? inside : places
+      const word = wordAt(from, Math.round(place(i, curve.lines.length) * (from.length - 1)), taken)
+      taken.push(word)
+      return { label: l.label, path: path(l.points) ?? '', ...word }
     }),
-    spots: curve.spots.map((s) => ({
-      label: s.label,
-      x: x(s.x),
-      y: y(s.y),
-      anchor: x(s.x) > OUTER * width ? 'end' : x(s.x) < (1 - OUTER) * width ? 'start' : 'middle',
-    })),
+    spots,
   }
 }

@@ -6,7 +6,6 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
-import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Part;
@@ -188,25 +187,8 @@ final class FieldCase {
 
     /** What the unit shows in a test, entered as a person would. */
     private List<Entry> shows(Case now, Test test) {
-        List<Entry> run = new ArrayList<>();
-        double until = 0;
-        HypothesisId there = unit.pack().space().single(truth);
         boolean failing = now.diagnosis().hypotheses().contains(new HypothesisId.Failing(truth));
-        for (Observation o : unit.pack().likeliest(test, seldom && !failing ? new HypothesisId.Intermittent(truth) : there)) {
-            if (o instanceof Observation.Reading r) {
-                return List.of(new Entry.TestReading(test.id(), Double.isInfinite(r.value()) ? "OL" : String.format("%.3f", r.value())));
-            } else if (o instanceof Observation.Answer a) {
-                return List.of(new Entry.Answer(test.id(), a.yes()));
-            } else if (o instanceof Observation.Event event) {
-                run.add(new Entry.Seen(event.channel(), event.begins(), event.afterCall()));
-                until = Math.max(until, event.afterCall());
-            } else if (o instanceof Observation.NotSeen missing) {
-                run.add(new Entry.Missed(missing.channel(), missing.until()));
-                until = Math.max(until, missing.until());
-            }
-        }
-        run.add(new Entry.Watched(until));
-        return run;
+        return Shown.by(unit.pack(), test, seldom && !failing ? new HypothesisId.Intermittent(truth) : unit.pack().space().single(truth));
     }
 
     @Override

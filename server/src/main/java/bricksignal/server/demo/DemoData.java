@@ -1,18 +1,15 @@
 package bricksignal.server.demo;
 
 import bricksignal.casework.entry.Entry;
-import bricksignal.casework.entry.Filed;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
-import bricksignal.server.problem.Compiling;
 import bricksignal.server.site.Site;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
 import bricksignal.server.site.Sites;
 import bricksignal.server.visit.Visit;
-import bricksignal.server.visit.VisitService;
 import bricksignal.server.visit.Visits;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
@@ -39,7 +36,6 @@ public class DemoData implements ApplicationRunner {
     private static final String PASSWORD = "skerrow";
     /** Any number, the same for all instances. */
     private static final int LOCK = 20_261_126;
-    private static final int TRIES = 40;
     private static final String FURNACE = "f1-furnace";
     private static final String VEHICLE = "f3-vehicle";
     private static final String AIR_HANDLER = "f9-airhandler";
@@ -59,28 +55,24 @@ public class DemoData implements ApplicationRunner {
     private static final String ECONOMIZER = "f17-economizer";
     private static final String DETECTOR = "f18-leak";
 
-    /** A visit of the past: what was entered, and how it ended. */
-    private record Past(UUID visit, String who, String note, List<Entry> entries) {
-    }
-
     private final Accounts accounts;
     private final Sites sites;
     private final SiteUnits units;
     private final Visits visits;
-    private final VisitService service;
+    private final DemoPast thePast;
     private final PasswordEncoder passwords;
     private final Packs packs;
     private final OverlayService overlays;
     private final TransactionTemplate transaction;
     private final EntityManager entities;
 
-    DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, VisitService service,
+    DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, DemoPast thePast,
             PasswordEncoder passwords, Packs packs, OverlayService overlays, TransactionTemplate transaction, EntityManager entities) {
         this.accounts = accounts;
         this.sites = sites;
         this.units = units;
         this.visits = visits;
-        this.service = service;
+        this.thePast = thePast;
         this.passwords = passwords;
         this.packs = packs;
         this.overlays = overlays;
@@ -92,7 +84,7 @@ public class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments args) {
         packs.keepTexts();
-        List<Past> past = new ArrayList<>();
+        List<DemoPast.Past> past = new ArrayList<>();
         transaction.executeWithoutResult(status -> {
             entities.createNativeQuery("select 1 from (select pg_advisory_xact_lock(" + LOCK + ")) held").getResultList();
             if (accounts.count() == 0) {
@@ -102,7 +94,7 @@ public class DemoData implements ApplicationRunner {
         if (!past.isEmpty()) {
             boards();
         }
-        past.forEach(this::visited);
+        past.forEach(thePast::visited);
     }
 
     /** Boards that may come in the place of the one of a furnace. */
@@ -116,7 +108,7 @@ public class DemoData implements ApplicationRunner {
         }
     }
 
-    private List<Past> load() {
+    private List<DemoPast.Past> load() {
         Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
         Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
         person("odile", "Odile Fenn", Account.Role.LEAD);
@@ -152,16 +144,31 @@ public class DemoData implements ApplicationRunner {
         job(unit("Tide museum", "Quay 12, Skerrow", "Rooftop, hall", "flat roof", RELAYS), ines, "Display goes blank when the building calls for cooling.", today);
         job(unit("Guest house", "Chapel Road 4, Skerrow", "Multi-split, outdoor unit", "flat roof", MULTI_SPLIT), tobin, "Does not take its test run.", today);
         job(unit("Kelp press", "Slip Road 3, Holm", "Air handler with detector", "drying loft", DETECTOR), tobin, "Thermostat goes dark, fan runs on.", today);
-        List<Past> past = new ArrayList<>();
-        past.add(new Past(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id(), "ines",
+        List<DemoPast.Past> past = new ArrayList<>();
+        past.add(new DemoPast.Past(job(yard, ines, "No heat. Igniter does not glow.", today.minusDays(12)).id(), "ines", "igniter-open",
                 "Igniter replaced from the van; three cycles watched.", List.of(new Entry.Pattern(null, "7 flashes"), new Entry.Answer("see-glow", false),
                 new Entry.TestReading("v.hsi-plug.warm-up", "118.6"), new Entry.TestReading("ohms-igniter", "OL"))));
         past.addAll(heating(tobin, today));
+        past.addAll(season(ines, today));
         return past;
     }
 
+    /** What was the matter with two furnaces in the last year: for what own records say. */
+    private List<DemoPast.Past> season(Account ines, LocalDate today) {
+        SiteUnit shed = unit("Oyster shed", "Slip Road 11, Holm", "Furnace, sorting room", "behind the tanks", FURNACE);
+        SiteUnit cooper = unit("Cooper's workshop", "Tarry Lane 2, Skerrow", "Furnace, stave store", "under the stairs", FURNACE);
+        return List.of(season(shed, ines, today.minusDays(330), "igniter-open", "No heat."), season(shed, ines, today.minusDays(240), "rod-coated", "Goes out after seconds."),
+                season(shed, ines, today.minusDays(150), "igniter-open", "No heat since the storm."), season(shed, ines, today.minusDays(60), "rod-coated", "Lights and goes out."),
+                season(cooper, ines, today.minusDays(290), "capacitor-weak", "Hums, no air."), season(cooper, ines, today.minusDays(190), "igniter-open", "No heat, lamp blinks."),
+                season(cooper, ines, today.minusDays(45), "board-igniter", "No heat, inducer runs."));
+    }
+
+    private DemoPast.Past season(SiteUnit unit, Account who, LocalDate day, String fault, String complaint) {
+        return new DemoPast.Past(job(unit, who, complaint, day).id(), "ines", fault, "Repaired, three cycles watched.", List.of());
+    }
+
     /** Boilers, stoves and other furnaces of the islands, each with a job of today and one of the past. */
-    private List<Past> heating(Account tobin, LocalDate today) {
+    private List<DemoPast.Past> heating(Account tobin, LocalDate today) {
         SiteUnit terminal = unit("Ferry terminal", "Pier 3, Skerrow", "Furnace, two stages", "attic over the counter", TWO_STAGES);
         SiteUnit school = unit("Island school", "Chapel Road, Little Skerrow", "Boiler, old wing", "boiler room", BOILER);
         SiteUnit baths = unit("Seawater baths", "Promenade, Skerrow", "Condensing boiler", "behind the lockers", CONDENSING);
@@ -174,14 +181,14 @@ public class DemoData implements ApplicationRunner {
         job(shed, tobin, "Feed lamp blinks, no pellets fall.", today);
         job(tower, tobin, "A lamp blinks, fan runs, no fire.", today);
         job(hall, tobin, "Lights and drops out, now and then.", today);
-        return List.of(new Past(job(terminal, tobin, "No heat. Lamp counts four.", today.minusDays(40)).id(), "tobin",
+        return List.of(new DemoPast.Past(job(terminal, tobin, "No heat. Lamp counts four.", today.minusDays(40)).id(), "tobin", "trap-blocked",
                 "Trap was full of scale; cleaned, filled, three cycles watched.", List.of(new Entry.Pattern(null, "4 flashes"),
                 new Entry.Answer("see-water", true), new Entry.Answer("see-trap", true))),
-                new Past(job(school, tobin, "Boiler trips, pipes cold.", today.minusDays(95)).id(), "tobin", "Air purged, fill valve set.", List.of(new Entry.Pattern(null, "display E1"), new Entry.Answer("bleed-circulator", true))),
-                new Past(job(baths, tobin, "No heat, E5 on the display.", today.minusDays(70)).id(), "tobin", "Relief valve leaked; replaced, filled, purged.", List.of(new Entry.Pattern(null, "display E5"), new Entry.TestReading("pressure-shown", "4"))),
-                new Past(job(shed, tobin, "Smokes, glass black.", today.minusDays(20)).id(), "tobin", "Stove cleaned to its last passage.", List.of(new Entry.Answer("see-lazy", true), new Entry.Answer("see-ash", true))),
-                new Past(job(tower, tobin, "Second lamp blinks.", today.minusDays(33)).id(), "tobin", "Vent swept, gasket looked at.", List.of(new Entry.Pattern(null, "lamp 2 slow"), new Entry.Answer("see-vent", true))),
-                new Past(job(hall, tobin, "No spark.", today.minusDays(300)).id(), "tobin", "Electrode set to an eighth of an inch.", List.of(new Entry.Answer("hear-spark", false), new Entry.Answer("see-gap", true))));
+                new DemoPast.Past(job(school, tobin, "Boiler trips, pipes cold.", today.minusDays(95)).id(), "tobin", "circulator-air", "Air purged, fill valve set.", List.of(new Entry.Pattern(null, "display E1"), new Entry.Answer("bleed-circulator", true))),
+                new DemoPast.Past(job(baths, tobin, "No heat, E5 on the display.", today.minusDays(70)).id(), "tobin", "water-low", "Relief valve leaked; replaced, filled, purged.", List.of(new Entry.Pattern(null, "display E5"), new Entry.TestReading("pressure-shown", "4"))),
+                new DemoPast.Past(job(shed, tobin, "Smokes, glass black.", today.minusDays(20)).id(), "tobin", "ash-full", "Stove cleaned to its last passage.", List.of(new Entry.Answer("see-lazy", true), new Entry.Answer("see-ash", true))),
+                new DemoPast.Past(job(tower, tobin, "Second lamp blinks.", today.minusDays(33)).id(), "tobin", "vent-sooted", "Vent swept, gasket looked at.", List.of(new Entry.Pattern(null, "lamp 2 slow"), new Entry.Answer("see-vent", true))),
+                new DemoPast.Past(job(hall, tobin, "No spark.", today.minusDays(300)).id(), "tobin", "electrode-gap", "Electrode set to an eighth of an inch.", List.of(new Entry.Answer("hear-spark", false), new Entry.Answer("see-gap", true))));
     }
 
     private Account person(String login, String name, Account.Role role) {
@@ -200,35 +207,5 @@ public class DemoData implements ApplicationRunner {
 
     private Visit job(SiteUnit unit, Account technician, String complaint, LocalDate day) {
         return visits.save(new Visit(UUID.randomUUID(), unit, technician, complaint, day));
-    }
-
-    private void visited(Past past) {
-        for (Entry entry : past.entries()) {
-            entry(past.who(), past.visit(), entry);
-        }
-        for (Entry.Safety safety : Entry.Safety.values()) {
-            entry(past.who(), past.visit(), new Entry.Safe(safety, true));
-        }
-        patiently(() -> service.close(past.who(), past.visit(), Visit.Outcome.FIXED, past.note()));
-        transaction.executeWithoutResult(begun -> entities.createNativeQuery("update visit set opened_at = scheduled_on + time '10:00', closed_at = scheduled_on + time '11:30' where id = :id")
-                .setParameter("id", past.visit()).executeUpdate());
-    }
-
-    private void entry(String who, UUID visit, Entry entry) {
-        Filed filed = new Filed(UUID.randomUUID().toString(), System.currentTimeMillis(), null, entry);
-        patiently(() -> service.add(who, visit, filed));
-    }
-
-    /** The unit may still be on its way to be ready. */
-    private static void patiently(Runnable work) {
-        for (int i = 0; i < TRIES; i++) {
-            try {
-                work.run();
-                return;
-            } catch (Compiling later) {
-                // the wait is in asking
-            }
-        }
-        throw new IllegalStateException("the demo's unit is not ready in time");
     }
 }
