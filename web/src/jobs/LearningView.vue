@@ -77,6 +77,14 @@ const use = (number: number | undefined) =>
         <p class="soft num">{{ family.confirmed }} confirmed</p>
         <ShareMove :parts="family.parts.slice(0, SHOWN)" />
       </section>
+      <section v-if="data.ageing.faults" data-test="ageing">
+        <h2 class="h5">How soon a unit fails</h2>
+        <p class="num">
+          {{ data.ageing.faults }} faults in {{ data.ageing.unitYears.toFixed(1) }} years of units whose year is known:
+          the first one is expected by the age of {{ data.ageing.after.toFixed(1) }} years, not
+          {{ data.ageing.before.toFixed(1) }}. The ways out and the van count with it.
+        </p>
+      </section>
       <section v-if="data.versions.length">
         <h2 class="h5">Counted before</h2>
         <ul class="versions num">

@@ -11,6 +11,7 @@ const json = (body: unknown, status = 200) =>
 const igniter = { part: 'igniter', label: 'igniter', before: 0.1, confirmed: 9, after: 0.2 }
 const board = { part: 'board', label: 'control board', before: 0.08, confirmed: 0, after: 0.05 }
 const family = { family: 'f1', title: 'Furnace', confirmed: 9, parts: [igniter, board] }
+const ageing = { before: 9, after: 8.2, faults: 3, unitYears: 12.5 }
 const sent: { method: string; path: string; body: string }[] = []
 
 async function page(view: Component, answers: (path: string) => Response, props = {}) {
@@ -48,7 +49,7 @@ describe('own records', () => {
   it('tells visits to come what is confirmed, and goes back to the packs', async () => {
     const versions = [{ number: 3, madeAt: '2026-11-02T10:00:00Z', confirmed: 9 }]
     let inUse: number | null = null
-    const made = await page(LearningView, () => json({ inUse, versions, families: [family] }))
+    const made = await page(LearningView, () => json({ inUse, versions, families: [family], ageing }))
     expect(made.text()).toContain('the packs alone')
     expect(made.find('[data-test=packs-alone]').exists()).toBe(false)
     inUse = 3
@@ -60,11 +61,14 @@ describe('own records', () => {
     await made.find('[data-test=packs-alone]').trigger('click')
     await flushPromises()
     expect(made.text()).toContain('told the packs alone')
+    expect(made.find('[data-test=ageing]').text()).toMatch(/3 faults in 12.5 years.*8.2 years, not\s+9.0/s)
     expect(made.text()).toContain('Use it again')
   })
 
   it('says what to do where nothing is confirmed, and why it is refused', async () => {
-    const made = await page(LearningView, () => json({ inUse: null, versions: [], families: [] }))
+    const made = await page(LearningView, () =>
+      json({ inUse: null, versions: [], families: [], ageing: { ...ageing, faults: 0 } }),
+    )
     expect(made.text()).toContain('No visit is confirmed yet')
     expect(made.find('[data-test=learn]').attributes('disabled')).toBeDefined()
     const refused = await page(LearningView, () => json({ detail: 'The lead alone sees this.' }, 403))

@@ -1,13 +1,19 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
 import { useHistory } from './useDetails'
 
 /** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
-const { visit, unit } = useHandle()
+const { visit, unit, page, add } = useHandle()
 const route = useRoute()
 const { data: history } = useHistory()
+const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
+function reset(yes: boolean) {
+  const { entry, days, part } = history.value!.last!
+  add({ kind: 'VISITED', days, part, reset: yes, supersedes: told.value?.id ?? entry })
+}
 const day = (at?: string | null) =>
   at ? new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }) : ''
 </script>
@@ -26,6 +32,14 @@ const day = (at?: string | null) =>
       outside.
     </p>
     <p v-if="history?.says" class="says" data-test="call-back">{{ history.says }}.</p>
+    <div v-if="history?.last && !visit!.closedAt" class="since" data-test="since">
+      <span id="q-since">Did somebody reset it since the last visit, and it ran again?</span>
+      <span class="answers" role="group" aria-labelledby="q-since">
+        <button type="button" class="key" @click="reset(true)">Yes</button>
+        <button type="button" class="key" @click="reset(false)">No</button>
+      </span>
+      <span v-if="told" class="soft" aria-live="polite">{{ told.found }}</span>
+    </div>
     <p v-if="visit!.twins.length">
       <strong>Beside it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
     </p>
@@ -64,6 +78,17 @@ const day = (at?: string | null) =>
 .says {
   font-size: 1.25rem;
   font-weight: 700;
+}
+.since {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  margin: 1rem 0;
+}
+.answers {
+  display: flex;
+  gap: 0.75rem;
 }
 .past {
   list-style: none;

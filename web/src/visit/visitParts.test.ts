@@ -270,5 +270,22 @@ describe('a unit that was visited before', () => {
     expect(page.text()).toContain('Left running')
     expect(page.text()).toContain('no reset')
     expect(page.text()).toContain('Twin, loft')
+    expect(page.find('[data-test=since]').exists()).toBe(false)
+  })
+
+  it('tells a reset since the last visit in the place of what the visit begins with', async () => {
+    fetched.answer = { says: '', lentOut: [], last: { entry: 'e0', days: 4, part: 'igniter' }, visits: [] }
+    const add = vi.fn()
+    const handle = { id: 'v', visit: ref({ job: { unit: 'Furnace', location: 'closet' }, twins: [] }), add }
+    const log = [{ id: 'e7', kind: 'VISITED', counts: true, found: '4 days ago' }]
+    const page = shown(UnitView, { ...handle, unit: ref({ title: 'x', duty: 'y' }), page: ref({ log: [] }) })
+    await flushPromises()
+    await page.findAll('[data-test=since] button')[0]!.trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'VISITED', days: 4, part: 'igniter', reset: true, supersedes: 'e0' })
+    const later = shown(UnitView, { ...handle, unit: ref({ title: 'x', duty: 'y' }), page: ref({ log }) })
+    await flushPromises()
+    await later.findAll('[data-test=since] button')[1]!.trigger('click')
+    expect(add).toHaveBeenLastCalledWith({ kind: 'VISITED', days: 4, part: 'igniter', reset: false, supersedes: 'e7' })
+    expect(later.get('[data-test=since]').text()).toContain('4 days ago')
   })
 })

@@ -113,6 +113,24 @@ class VisitTest {
         assertThat(belief(back, "igniter-aged")).isLessThan(0.75 * belief(now, "igniter-aged"));
     }
 
+    /** Nobody reset what stayed dead: an owner's reset after which it ran makes what stays less likely. */
+    @Test
+    void ownersResetSinceTheLastVisitIsToldInItsPlace() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        ines.add(first, entry("REPAIRED", "part", "igniter"));
+        assertThat(ines.closeFixed(first, "igniter changed").status()).isEqualTo(200);
+        String second = ines.jobAt(unit, "no heat again");
+        JsonNode last = ines.get("/api/visits/" + second + "/history").json().get("last");
+        assertThat(last.get("part").asString()).isEqualTo("igniter");
+        JsonNode log = ines.add(second, entry("VISITED", "days", last.get("days").asDouble(), "part", "igniter", "reset", true, "supersedes", last.get("entry").asString()))
+                .json().get("page").get("log");
+        assertThat(log).hasSize(2);
+        assertThat(log.get(0).get("counts").asBoolean()).isFalse();
+        assertThat(log.get(1).get("found").asString()).endsWith("reset since, and it ran");
+        assertThat(ines.get("/api/visits/" + ines.job("new") + "/history").json().get("last").isNull()).isTrue();
+    }
+
     @Test
     void whatWasSoThenIsTakenWithItsTime() {
         String visit = ines.job("no heat");

@@ -43,6 +43,12 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
         }
     }
 
+    /** The same with another ageing. */
+    public Rates ageing(Ageing other) {
+        return new Rates(currency, counterMarkup, counterHours, tripHours, tax, quoteDays, warrantyYears, unitPrice, unitHours, unitYears, disposal, interest,
+                horizonYears, other);
+    }
+
     private static void within(String name, double value, double least, double most) {
         if (!(value >= least && value <= most)) {
             throw new IllegalArgumentException(name + " is " + value + "; it must lie between " + least + " and " + most);

@@ -10,8 +10,11 @@ final class WaterReset extends Calculator {
     /** Exponents: EN 442 for radiators 1.3, EN 1264 for floors 1.1, fin tube 1.4, air handlers 1 by the exchanger's own straight line (from memory). */
     private static final Map<String, Double> EXPONENTS = Map.of("fin-tube", 1.4, "cast-iron", 1.3, "floor", 1.1, "air-handler", 1.0);
 
-    /** A boiler that must stay dry wants 130 °F back, some 10 °F above the dew point of its gases (common practice); with a drop of 20 °F its supply is 10 °F above the mean. */
-    private static final double DRY_RETURN_F = 130;
+    /**
+     * Least return by what a boiler is made of: cast iron some 10 °F above the dew point of its gases, steel more for the stress in its tubes, copper fins less
+     * (common practice, from memory); the maker's figure comes first.
+     */
+    private static final Map<String, Double> LEAST_RETURN_F = Map.of("condensing", 0.0, "cast-iron", 130.0, "steel", 140.0, "copper-fin", 110.0);
     /** Below it, gases of natural gas give their water up (common practice). */
     private static final double CONDENSES_F = 130;
     private static final double NO_LEAST = 0;
@@ -19,14 +22,15 @@ final class WaterReset extends Calculator {
     WaterReset() {
         super("water-reset", Input.of("outdoor", "°F", 35, -40, 90), Input.of("design", "°F", 5, -50, 50), Input.of("water", "°F", 170, 80, 210),
                 Input.of("no-heat", "°F", 62, 45, 75), Input.of("room", "°F", 70, 55, 80), Input.of("drop", "°F", 20, 2, 60),
-                Input.choice("emitter", "fin-tube", "cast-iron", "floor", "air-handler"), Input.choice("boiler", "condensing", "dry"));
+                Input.choice("emitter", "fin-tube", "cast-iron", "floor", "air-handler"), Input.choice("boiler", "condensing", "cast-iron", "steel", "copper-fin"));
     }
 
     @Override
     Finding find(Given given) {
         double drop = given.number("drop");
-        boolean dry = given.choice("boiler").equals("dry");
-        double least = dry ? DRY_RETURN_F + drop / 2 : NO_LEAST;
+        double back = Known.in(LEAST_RETURN_F, given.choice("boiler"));
+        boolean dry = back > 0;
+        double least = dry ? back + drop / 2 : NO_LEAST;
         ResetLine line = new ResetLine(given.number("design"), given.number("water"), given.number("no-heat"), given.number("room"),
                 Known.in(EXPONENTS, given.choice("emitter")), Math.min(least, given.number("water")));
         double outdoor = given.number("outdoor");

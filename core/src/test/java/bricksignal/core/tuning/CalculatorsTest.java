@@ -167,7 +167,7 @@ class CalculatorsTest {
     void resetFollowsTheLine() {
         assertThat(number(found("water-reset", "outdoor", 5, "emitter", "cast-iron"), "supply")).isCloseTo(180, within(1e-9));
         assertThat(number(found("water-reset", "outdoor", 33.5, "emitter", "cast-iron"), "supply")).isCloseTo(138.67, within(0.01));
-        assertThat(number(found("water-reset", "outdoor", 50, "boiler", "dry"), "return")).as("stays dry").isCloseTo(130, within(1e-9));
+        assertThat(number(found("water-reset", "outdoor", 50, "boiler", "cast-iron"), "return")).as("stays dry").isCloseTo(130, within(1e-9));
         assertThat(says(found("water-reset", "outdoor", 5))).isEqualTo("hot");
         assertThatThrownBy(() -> found("water-reset", "design", 50, "no-heat", 45)).hasMessageContaining("each must be warmer");
     }
@@ -180,6 +180,38 @@ class CalculatorsTest {
         assertThat(number(zone, "speed")).isCloseTo(0.4085 * 3 / (0.811 * 0.811), within(0.001));
         assertThat(says(found("water-flow", "heat", 30_000, "pipe", "one-and-a-quarter"))).isEqualTo("slow");
         assertThat(says(found("water-flow", "heat", 100_000))).isEqualTo("fast");
+    }
+
+    /** Each boiler by what it is made of; the least return is never undercut. */
+    @Test
+    void leastReturnIsThatOfTheBoiler() {
+        assertThat(number(found("water-reset", "outdoor", 50, "boiler", "steel"), "return")).isCloseTo(140, within(1e-9));
+        assertThat(number(found("water-reset", "outdoor", 50, "boiler", "copper-fin"), "return")).isCloseTo(110, within(1e-9));
+        assertThat(number(found("water-reset", "outdoor", 50, "boiler", "condensing"), "return")).isLessThan(110);
+    }
+
+    /** 60,000 Btu/h at 20 °F are 6 gpm, 9,000 are 0.9; 9,000 of 16,000 are 56 %. */
+    @Test
+    void smallestZoneMakesTheBoilerCycle() {
+        Finding usual = found("zones-together");
+        assertThat(number(usual, "together")).isCloseTo(6, within(0.01));
+        assertThat(number(usual, "alone")).isCloseTo(0.9, within(0.01));
+        assertThat(number(usual, "share")).isCloseTo(56.25, within(1e-9));
+        assertThat(says(usual)).isEqualTo("cycles");
+        assertThat(says(found("zones-together", "smallest", 20_000))).isEqualTo("within");
+        assertThat(says(found("zones-together", "smallest", 20_000, "pump", 5))).isEqualTo("pump");
+        assertThatThrownBy(() -> found("zones-together", "smallest", 70_000)).hasMessageContaining("more than all");
+    }
+
+    /** 24,000 Btu/h at 5 °F and none at 62 °F: at 43 °F a third, 8,000; at 55 °F 2,947; at 5 °F all. */
+    @Test
+    void stoveGoesOutBetweenInSpringAndStaysInWinter() {
+        assertThat(number(found("stove-mode", "outdoor", 43), "need")).isCloseTo(8_000, within(1e-6));
+        assertThat(says(found("stove-mode", "outdoor", 43))).isEqualTo("high-low");
+        assertThat(says(found("stove-mode", "outdoor", 55))).isEqualTo("automatic");
+        assertThat(says(found("stove-mode", "outdoor", 5))).isEqualTo("always");
+        assertThat(number(found("stove-mode", "outdoor", 65), "need")).isZero();
+        assertThatThrownBy(() -> found("stove-mode", "design", 50, "no-heat", 47)).hasMessageContaining("not colder");
     }
 
     /** 0.9 lb in 20 min are 2.7 lb/h; of 8,200 Btu three quarters are 16,605 Btu/h; a bag of 40 lb lasts 14.8 h. */

@@ -3,6 +3,7 @@ package bricksignal.server.lead;
 import bricksignal.casework.page.StockPage;
 import bricksignal.core.costing.Rates;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.server.learning.OwnAgeing;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.Workbench;
@@ -29,20 +30,22 @@ class StockController {
     private final Packs packs;
     private final SiteService sites;
     private final PolicyService policy;
+    private final OwnAgeing ageing;
     private final Closed closed;
     private final Workbench workbench;
 
-    StockController(Packs packs, SiteService sites, PolicyService policy, Closed closed, Workbench workbench) {
+    StockController(Packs packs, SiteService sites, PolicyService policy, OwnAgeing ageing, Closed closed, Workbench workbench) {
         this.packs = packs;
         this.sites = sites;
         this.policy = policy;
+        this.ageing = ageing;
         this.closed = closed;
         this.workbench = workbench;
     }
 
     @GetMapping("/api/lead/stock")
     StockPage stock() {
-        Rates rates = policy.rates();
+        Rates rates = ageing.of(policy.rates());
         Map<String, List<SiteUnit>> units = new LinkedHashMap<>();
         sites.units().forEach(unit -> units.computeIfAbsent(unit.pack(), pack -> new ArrayList<>()).add(unit));
         Map<String, Map<String, Integer>> used = closed.used();

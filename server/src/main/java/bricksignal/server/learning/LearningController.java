@@ -1,8 +1,10 @@
 package bricksignal.server.learning;
 
+import bricksignal.core.costing.Ageing;
 import bricksignal.core.learning.PartShares;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.PolicyService;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.Comparator;
@@ -23,10 +25,14 @@ class LearningController {
 
     private final LearningService learning;
     private final Packs packs;
+    private final OwnAgeing ageing;
+    private final PolicyService policy;
 
-    LearningController(LearningService learning, Packs packs) {
+    LearningController(LearningService learning, Packs packs, OwnAgeing ageing, PolicyService policy) {
         this.learning = learning;
         this.packs = packs;
+        this.ageing = ageing;
+        this.policy = policy;
     }
 
     /**
@@ -48,13 +54,24 @@ class LearningController {
     }
 
     /**
+     * When a unit has had its first fault, in expectation.
+     *
+     * @param before years by what was set
+     * @param after years by that and by own records
+     * @param faults that were seen
+     * @param unitYears over which they were
+     */
+    record LearnedAgeing(double before, double after, int faults, double unitYears) {
+    }
+
+    /**
      * The whole of it.
      *
      * @param inUse the version that visits to come are told; null where that is none
      * @param versions newest first
      * @param families as the records stand now
      */
-    record Learning(@Nullable Long inUse, List<LearnedVersion> versions, List<LearnedFamily> families) {
+    record Learning(@Nullable Long inUse, List<LearnedVersion> versions, List<LearnedFamily> families, LearnedAgeing ageing) {
     }
 
     /** Which version to use; null for the packs alone. */
@@ -69,7 +86,7 @@ class LearningController {
         List<Learned> versions = learning.versions();
         return new Learning(versions.stream().filter(Learned::inUse).map(Learned::number).findFirst().orElse(null),
                 versions.stream().map(v -> new LearnedVersion(v.number(), v.madeAt(), learning.counts(v).values().stream().mapToInt(LearningController::sum).sum()))
-                        .toList(), families);
+                        .toList(), families, ageing());
     }
 
     /** Keeps what is confirmed now, and tells it visits to come. */
@@ -84,6 +101,12 @@ class LearningController {
     Learning use(@RequestBody InUse asked) {
         learning.use(asked.number());
         return learning();
+    }
+
+    private LearnedAgeing ageing() {
+        Ageing set = policy.rates().ageing();
+        OwnAgeing.Seen seen = ageing.seen(set);
+        return new LearnedAgeing(set.scaleYears(), seen.ageing().scaleYears(), seen.faults(), seen.unitYears());
     }
 
     private static LearnedFamily family(UnitModel model, Map<String, Integer> counts) {

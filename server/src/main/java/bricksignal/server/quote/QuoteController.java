@@ -4,6 +4,7 @@ import bricksignal.casework.Figures;
 import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
 import bricksignal.server.account.SessionAccounts;
+import bricksignal.server.learning.OwnAgeing;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
@@ -54,6 +55,7 @@ class QuoteController {
     private final VisitService visits;
     private final SiteService sites;
     private final PolicyService policy;
+    private final OwnAgeing ageing;
     private final Quotes quotes;
     private final SessionAccounts accounts;
     private final Words words;
@@ -63,11 +65,12 @@ class QuoteController {
     private final JsonMapper json;
     private final Clock clock = Clock.system(ZoneId.systemDefault());
 
-    QuoteController(VisitService visits, SiteService sites, PolicyService policy, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
+    QuoteController(VisitService visits, SiteService sites, PolicyService policy, OwnAgeing ageing, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
             Pdf pdf, Supplier supplier, JsonMapper json) {
         this.visits = visits;
         this.sites = sites;
         this.policy = policy;
+        this.ageing = ageing;
         this.quotes = quotes;
         this.accounts = accounts;
         this.words = words;
@@ -88,7 +91,7 @@ class QuoteController {
     /** The ways out, cheapest first. */
     @GetMapping("/api/visits/{id}/ways")
     WayOutPage ways(Principal principal, @PathVariable UUID id) {
-        return page(visits.standing(principal.getName(), id), policy.rates());
+        return page(visits.standing(principal.getName(), id), ageing.of(policy.rates()));
     }
 
     /** A part at the counter, and what is counted with now. */
@@ -107,7 +110,7 @@ class QuoteController {
     @GetMapping("/api/visits/{id}/counter")
     Counter counter(Principal principal, @PathVariable UUID id) {
         VisitService.Standing standing = visits.standing(principal.getName(), id);
-        WayOutPage page = page(standing, policy.rates());
+        WayOutPage page = page(standing, ageing.of(policy.rates()));
         Map<String, WayOutPage.FigureLine> figures = new LinkedHashMap<>();
         page.figures().stream().filter(figure -> figure.what().startsWith(Figures.PRICE)).forEach(figure -> figures.put(figure.what()
                 .substring(Figures.PRICE.length()), figure));
@@ -130,7 +133,7 @@ class QuoteController {
     @PostMapping("/api/visits/{id}/quotes")
     @ResponseStatus(HttpStatus.CREATED)
     QuoteView make(Principal principal, @PathVariable UUID id, @Valid @RequestBody NewQuote asked) {
-        Rates rates = policy.rates();
+        Rates rates = ageing.of(policy.rates());
         WayOutPage page = page(visits.standing(principal.getName(), id), rates);
         WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
                 "There is no way '" + asked.way() + "' out of this visit any more. Look at the ways again."));

@@ -1,5 +1,7 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.PastPage;
 import bricksignal.core.words.Message;
 import bricksignal.server.problem.Workbench;
@@ -37,8 +39,18 @@ class VisitHistory {
      * @param says what they mean for this one; empty where they mean nothing
      * @param age of the unit in years; null where nobody said when it was put in
      * @param lentOut what was lent from this unit and is not back
+     * @param last the last visit as this one is told it; null where it is too long ago to tell anything
      */
-    record HistoryView(Message says, @Nullable Integer age, List<LentView> lentOut, List<PastView> visits) {
+    record HistoryView(Message says, @Nullable Integer age, List<LentView> lentOut, @Nullable LastVisit last, List<PastView> visits) {
+    }
+
+    /** The entry that this visit begins with: an owner's reset since is told in its place. */
+    record LastVisit(UUID entry, double days, @Nullable String part) {
+
+        static LastVisit of(Filed filed) {
+            Entry.Visited visited = (Entry.Visited) filed.entry();
+            return new LastVisit(UUID.fromString(filed.id()), visited.days(), visited.part());
+        }
     }
 
     /** A part of this unit that is in another one. */
@@ -50,7 +62,8 @@ class VisitHistory {
         List<PastView> past = store.earlier(open.visit().visit()).stream().limit(MOST).map(visit -> new PastView(VisitController.JobView.of(visit), visit.closedAt(),
                 visit.outcome(), visit.decided(), workbench.at(() -> PastPage.of(open.now().unit(), store.entries(visit))))).toList();
         return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), age(open.visit().visit()),
-                store.lentFrom(open.visit().visit()).stream().map(lent -> new LentView(PastPage.part(open.now().unit(), lent.part()), lent.to(), lent.since())).toList(), past);
+                store.lentFrom(open.visit().visit()).stream().map(lent -> new LentView(PastPage.part(open.now().unit(), lent.part()), lent.to(), lent.since())).toList(), store.lastVisit(open.visit().visit())
+                        .map(LastVisit::of).orElse(null), past);
     }
 
     private static @Nullable Integer age(Visit visit) {

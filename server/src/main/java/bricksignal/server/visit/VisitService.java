@@ -134,6 +134,9 @@ public class VisitService {
             if (open.now().line(sent.id()) != null) {
                 return open.now();
             }
+            if (open.place() == 0 && replacesWhatWasKnown(open, sent) && begun(open)) {
+                continue;
+            }
             Set<String> twins = twins(open, sent);
             Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins));
             if (open.place() == 0 && begun(open)) {
@@ -193,12 +196,22 @@ public class VisitService {
         }
         boolean added = false;
         long place = 0;
-        for (Filed known : store.knownBefore(visit, learning.experience(visit.unit().pack(), open.now().unit().model()))) {
+        for (Filed known : knownBefore(open)) {
             VisitStore.Appended appended = store.append(open.visit(), place, known, null);
             added |= appended.added() != VisitStore.Added.BEFORE;
             place = Math.max(place, appended.place());
         }
         return added;
+    }
+
+    private List<Filed> knownBefore(Cases.Open open) {
+        Visit visit = open.visit().visit();
+        return store.knownBefore(visit, learning.experience(visit.unit().pack(), open.now().unit().model()));
+    }
+
+    /** True for an entry in the place of one that the visit would begin with. */
+    private boolean replacesWhatWasKnown(Cases.Open open, Filed sent) {
+        return sent.supersedes() != null && knownBefore(open).stream().anyMatch(known -> known.id().equals(sent.supersedes()));
     }
 
     private Set<String> twins(Cases.Open open, Filed sent) {

@@ -115,7 +115,8 @@ class VisitStore {
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
-    private Optional<Filed> lastVisit(Visit visit) {
+    @Transactional(readOnly = true)
+    Optional<Filed> lastVisit(Visit visit) {
         return earlier(visit).stream().findFirst().flatMap(last -> Optional.ofNullable(last.closedAt()).map(closed -> {
             double days = Math.floor(daysSince(closed));
             return new Filed(UUID.nameUUIDFromBytes((visit.id() + " after " + last.id()).getBytes(StandardCharsets.UTF_8)).toString(),
