@@ -24,6 +24,12 @@ public final class Screenshots {
         try (Cluster cluster = Cluster.create(); RunningServer.Instance server = RunningServer.Instance.on(cluster)) {
             Client ines = server.logIn("ines");
             String ferry = ines.jobs().get(0).get("id").asString();
+            try (Browser lead = new Browser(server.url(), 1280, 800)) {
+                lead.go("/login");
+                lead.logIn("odile");
+                lead.go("/jobs/learning");
+                take(lead, "[data-test=learning] table", "own-records");
+            }
             try (Browser laptop = new Browser(server.url(), 1280, 800)) {
                 laptop.go("/login");
                 laptop.logIn("ines");
@@ -37,8 +43,6 @@ public final class Screenshots {
                 take(laptop, "[data-test=own-text]", "own-packs");
                 laptop.go("/tools/economizer?mixedF=66");
                 take(laptop, "[data-test=air-chart]", "economizer");
-                laptop.go("/tools/water-reset?outdoor=28&emitter=cast-iron");
-                take(laptop, "[data-test=curve]", "heating-curve");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));

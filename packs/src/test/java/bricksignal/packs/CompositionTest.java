@@ -199,7 +199,7 @@ class CompositionTest {
     @Test
     void entriesStandInTheOrderThatTheFamilySaysAndTheOthersAfterThem() {
         String ordered = PackLibrary.family("f1-furnace").source().replaceFirst("(?m)^  channels: \\[.*", "  channels: [blower, flame]");
-        assertThat(PackReader.flat(ordered, Map.of()).root().path("channels").propertyNames()).startsWith("blower", "flame").hasSize(7)
+        assertThat(PackReader.flat(ordered, Map.of()).root().path("channels").propertyNames()).startsWith("blower", "flame")
                 .contains("call", "gas");
     }
 

@@ -122,12 +122,13 @@ public final class SpiceNetlist {
     }
 
     private void transformer(Element.Transformer t) {
-        String inner = "x_" + t.id();
-        String sense = "y_" + t.id();
-        line("E_" + t.id() + " " + inner + " " + names.get(t.s2()) + " " + pair(t.p1(), t.p2()) + " " + 1 / t.ratio());
-        line("V_" + t.id() + " " + sense + " " + inner + " DC 0 AC 0");
+        String name = t.id().replace('-', '_');   // ngspice reads what it is referred to by as a formula
+        String inner = "x_" + name;
+        String sense = "y_" + name;
+        line("E_" + name + " " + inner + " " + names.get(t.s2()) + " " + pair(t.p1(), t.p2()) + " " + 1 / t.ratio());
+        line("V_" + name + " " + sense + " " + inner + " DC 0 AC 0");
         resistor(t.id(), names.get(t.s1()) + " " + sense, t.ohms());
-        line("F_" + t.id() + " " + pair(t.p2(), t.p1()) + " V_" + t.id() + " " + 1 / t.ratio());
+        line("F_" + name + " " + pair(t.p2(), t.p1()) + " V_" + name + " " + 1 / t.ratio());
     }
 
     private void resistor(String id, String nodes, double ohms) {
