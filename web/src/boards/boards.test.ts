@@ -3,6 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref, type Component } from 'vue'
 import * as client from '../api/client'
+import CandidateList from '../identify/CandidateList.vue'
 import IdentifyView from '../identify/IdentifyView.vue'
 import JobsView from '../jobs/JobsView.vue'
 import BoardEditor from './BoardEditor.vue'
@@ -213,8 +214,8 @@ describe('which unit it is', () => {
   it('asks until nothing tells more apart, takes a step back, and lets a family be chosen at any time', async () => {
     answers['/api/identify'] = (body: { answers: Record<string, string> }) =>
       'place' in body.answers
-        ? { asked: 1, next: null, families: [roof, furnace] }
-        : { asked: 0, next: question, families: [furnace, roof] }
+        ? { asked: 1, next: null, families: [roof, furnace], kinds: [] }
+        : { asked: 0, next: question, families: [furnace, roof], kinds: [] }
     answers['/api/sites'] = []
     answers['/api/overlays'] = []
     const page = shown(IdentifyView)
@@ -232,6 +233,36 @@ describe('which unit it is', () => {
     expect(page.find('[data-test=question]').exists()).toBe(true)
     await page.get('[data-test=family-f1]').trigger('click')
     expect(page.get('h1').text()).toBe('Furnace')
+  })
+})
+
+describe('what it can still be', () => {
+  const way = (id: string, n: number) => ({
+    id,
+    name: `${id} ${n}`,
+    title: `${id}, way ${n}`,
+    choices: {},
+    duty: '',
+    probability: 0.05,
+  })
+  const many = [...Array.from({ length: 13 }, (_, n) => way('f2', n)), way('f9', 0)]
+  const kinds = [
+    { id: 'f2', title: 'Furnace', probability: 0.95, ways: 13 },
+    { id: 'f9', title: 'Air handler', probability: 0.05, ways: 1 },
+  ]
+
+  it('stands by family while there are many ways, and opens one', async () => {
+    const list = mount(CandidateList, { props: { families: many, kinds } } as never)
+    expect(list.findAll('li')).toHaveLength(2)
+    expect(list.get('[data-test=kind-f2]').text()).toContain('Furnace, 13 ways')
+    await list.get('[data-test=kind-f2]').trigger('click')
+    expect(list.findAll('[data-test=family-f2]')).toHaveLength(13)
+    await list.findAll('[data-test=family-f2]')[3]!.trigger('click')
+    await list.get('[data-test=kind-f9]').trigger('click')
+    expect(list.emitted('take')).toEqual([['f2 3'], ['f9 0']])
+    await list.setProps({ families: many.slice(0, 3) as never })
+    expect(list.find('[data-test=kind-f2]').exists()).toBe(false)
+    expect(list.findAll('li')).toHaveLength(3)
   })
 })
 

@@ -5,7 +5,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type BoardRow, type Identified, type Site, type SiteUnit } from '../api/client'
 import TopBar from '../common/TopBar.vue'
-import { percent } from '../visit/format'
+import CandidateList from './CandidateList.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -128,14 +128,7 @@ async function make(typeIn: boolean) {
     </section>
     <section v-if="!taken" aria-labelledby="left-title">
       <h2 id="left-title" class="eyebrow">what it can still be</h2>
-      <ul class="families">
-        <li v-for="f in families" :key="f.name">
-          <button type="button" :data-test="`family-${f.id}`" @click="taken = f.name">
-            <span class="level" :style="{ width: `${100 * f.probability}%` }" aria-hidden="true"></span>
-            <span>{{ f.title }}</span> <span class="num">{{ percent(f.probability) }}</span>
-          </button>
-        </li>
-      </ul>
+      <CandidateList :families="families" :kinds="state.data.value?.kinds ?? []" @take="taken = $event" />
       <p class="soft">Any of them can be chosen at any time.</p>
     </section>
     <form v-else class="form" @submit.prevent="make(true)">
@@ -221,36 +214,6 @@ kbd {
   background: none;
   color: inherit;
   border: 1px solid currentColor;
-}
-.families {
-  list-style: none;
-  padding: 0;
-}
-.families button {
-  position: relative;
-  width: 100%;
-  min-height: 52px;
-  padding-block: 6px 10px;
-  display: flex;
-  justify-content: space-between;
-  gap: 1rem;
-  align-items: center;
-  text-align: left;
-  border: 0;
-  border-bottom: 1px solid var(--line-soft);
-  background: none;
-  color: inherit;
-  padding-inline: 0.5rem;
-}
-.families .num {
-  white-space: nowrap;
-}
-.level {
-  position: absolute;
-  inset: auto auto 0 0;
-  height: 6px;
-  background: var(--ink);
-  transition: width 0.18s;
 }
 .form {
   grid-column: 1 / -1;

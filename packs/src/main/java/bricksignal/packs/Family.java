@@ -51,6 +51,11 @@ public final class Family {
         return root().text("pack");
     }
 
+    /** As people say it, whatever is chosen; its name where it has no title. */
+    public String title() {
+        return root().has("title") ? root().text("title") : id();
+    }
+
     /** As its author wrote it. */
     public String source() {
         return source;

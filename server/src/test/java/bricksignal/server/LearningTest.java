@@ -112,7 +112,7 @@ class LearningTest {
     /** A shop looks at boards, and only the lead says what it found. */
     @Test
     void shopTestIsOfABoardThatWasChanged() {
-        String visit = proven();
+        String visit = ines.deadIgniter("no heat");
         assertThat(test(odile, visit, "SOUND").detail()).contains("No board was changed");
         assertThat(test(ines, visit, "SOUND").status()).isEqualTo(403);
         assertThat(test(odile, visit, "PERHAPS").status()).isEqualTo(400);

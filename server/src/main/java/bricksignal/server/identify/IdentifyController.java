@@ -5,13 +5,16 @@ import bricksignal.core.identify.Identification;
 import bricksignal.core.identify.Question;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
+import bricksignal.packs.Family;
 import bricksignal.packs.Vocabulary;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -50,8 +53,17 @@ class IdentifyController {
     record CandidateView(String id, String name, Map<String, String> choices, String title, String duty, double probability) {
     }
 
-    /** Where the questions stand; no next question means that they are over. */
-    record IdentifyView(List<CandidateView> families, @Nullable QuestionView next, int asked) {
+    /** A family, however its choices are made: how likely, and in how many ways it can still be composed. */
+    record KindView(String id, String title, double probability, int ways) {
+    }
+
+    /**
+     * Where the questions stand; no next question means that they are over.
+     *
+     * @param families compositions that it can still be, the likeliest first
+     * @param kinds the same by family
+     */
+    record IdentifyView(List<CandidateView> families, List<KindView> kinds, @Nullable QuestionView next, int asked) {
     }
 
     @PostMapping("/api/identify")
@@ -64,9 +76,8 @@ class IdentifyController {
         });
         try {
             Identification now = Identification.of(List.copyOf(Vocabulary.questions().values()), traits, given.answers());
-            return new IdentifyView(now.families().entrySet().stream().map(e -> candidate(Known.in(compositions, e.getKey()),
-                    e.getValue())).toList(),
-                    now.next().map(q -> question(now, q)).orElse(null), given.answers().size());
+            List<CandidateView> candidates = now.families().entrySet().stream().map(e -> candidate(Known.in(compositions, e.getKey()), e.getValue())).toList();
+            return new IdentifyView(candidates, kinds(candidates), now.next().map(q -> question(now, q)).orElse(null), given.answers().size());
         } catch (IllegalArgumentException refused) {
             throw new BadInput("answers", refused.getMessage() + ".");
         }
@@ -82,6 +93,13 @@ class IdentifyController {
         UnitModel model = packs.models().stream().filter(m -> m.id().equals(composition.family())).findFirst().orElseThrow();
         return new CandidateView(composition.family(), composition.name(), composition.usual() ? Map.of() : composition.choices(),
                 composition.title(), model.duty(), probability);
+    }
+
+    private List<KindView> kinds(List<CandidateView> candidates) {
+        Map<String, Family> families = packs.families();
+        Map<String, List<CandidateView>> byFamily = candidates.stream().collect(Collectors.groupingBy(CandidateView::id, LinkedHashMap::new, Collectors.toList()));
+        return byFamily.entrySet().stream().map(e -> new KindView(e.getKey(), Known.in(families, e.getKey()).title(), e.getValue().stream()
+                .mapToDouble(CandidateView::probability).sum(), e.getValue().size())).sorted(Comparator.comparingDouble(KindView::probability).reversed()).toList();
     }
 
     private static QuestionView question(Identification now, Question question) {
