@@ -9,39 +9,45 @@ const emit = defineEmits<{ take: [name: string] }>()
 const FEW = 12
 const open = ref('')
 const grouped = computed(() => props.families.length > FEW && props.kinds.length > 1)
+const ways = (families: Identified['families'], inside: boolean) =>
+  families.map((f) => ({
+    ...f,
+    key: f.name,
+    test: `family-${f.id}`,
+    more: '',
+    inside,
+    press: () => emit('take', f.name),
+  }))
 const rows = computed(() =>
   grouped.value
-    ? props.kinds.map((kind) => ({ ...kind, inside: props.families.filter((f) => f.id === kind.id) }))
-    : [{ id: '', title: '', probability: 1, ways: props.families.length, inside: props.families }],
+    ? props.kinds.flatMap((kind) => {
+        const of = props.families.filter((f) => f.id === kind.id)
+        const press = () =>
+          kind.ways === 1 ? emit('take', of[0]!.name) : (open.value = open.value === kind.id ? '' : kind.id)
+        const more = kind.ways > 1 ? `, ${kind.ways} ways` : ''
+        const row = { ...kind, key: `kind ${kind.id}`, test: `kind-${kind.id}`, more, inside: false, press }
+        return [row, ...(open.value === kind.id ? ways(of, true) : [])]
+      })
+    : ways(props.families, false),
 )
 </script>
 
 <template>
   <ul class="candidates">
-    <template v-for="row in rows" :key="row.id">
-      <li v-if="grouped">
-        <button
-          type="button"
-          :aria-expanded="open === row.id"
-          :data-test="`kind-${row.id}`"
-          @click="row.ways === 1 ? emit('take', row.inside[0]!.name) : (open = open === row.id ? '' : row.id)"
+    <li v-for="row in rows" :key="row.key" :class="{ inside: row.inside }">
+      <button
+        type="button"
+        :aria-expanded="row.more ? open === row.id : undefined"
+        :data-test="row.test"
+        @click="row.press()"
+      >
+        <span class="level" :style="{ width: `${100 * row.probability}%` }" aria-hidden="true"></span>
+        <span
+          >{{ row.title }}<span class="soft">{{ row.more }}</span></span
         >
-          <span class="level" :style="{ width: `${100 * row.probability}%` }" aria-hidden="true"></span>
-          <span
-            >{{ row.title }}<span v-if="row.ways > 1" class="soft">, {{ row.ways }} ways</span></span
-          >
-          <span class="num">{{ percent(row.probability) }}</span>
-        </button>
-      </li>
-      <template v-if="!grouped || open === row.id">
-        <li v-for="f in row.inside" :key="f.name" :class="{ inside: grouped }">
-          <button type="button" :data-test="`family-${f.id}`" @click="emit('take', f.name)">
-            <span class="level" :style="{ width: `${100 * f.probability}%` }" aria-hidden="true"></span>
-            <span>{{ f.title }}</span> <span class="num">{{ percent(f.probability) }}</span>
-          </button>
-        </li>
-      </template>
-    </template>
+        <span class="num">{{ percent(row.probability) }}</span>
+      </button>
+    </li>
   </ul>
 </template>
 

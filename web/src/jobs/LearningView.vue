@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { ref } from 'vue'
-import { answer, api, Problem } from '../api/client'
+import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
+import { useAttempt } from '../api/useAttempt'
 import TopBar from '../common/TopBar.vue'
 import ShareMove from './ShareMove.vue'
 
@@ -12,20 +12,8 @@ const { data, error, refetch } = useQuery({
   queryKey: ['learning'],
   queryFn: () => answer<Learning>(api.GET('/api/lead/learning')),
 })
-const problem = ref<Problem | null>(null)
-const busy = ref(false)
-async function doing(work: () => Promise<unknown>) {
-  problem.value = null
-  busy.value = true
-  try {
-    await work()
-    await refetch()
-  } catch (failure) {
-    problem.value = failure as Problem
-  } finally {
-    busy.value = false
-  }
-}
+const { attempt, busy, problem } = useAttempt()
+const doing = (work: () => Promise<unknown>) => attempt(() => work().then(() => refetch()))
 const learn = () => doing(() => answer(api.POST('/api/lead/learning')))
 const use = (number: number | undefined) =>
   doing(() => answer(api.PUT('/api/lead/learning/in-use', { body: { number } })))
@@ -69,7 +57,7 @@ const use = (number: number | undefined) =>
         >
           Back to the packs alone
         </button>
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+        <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
       <p v-if="!data.families.length">No visit is confirmed yet. Close visits as fixed after a proof.</p>
       <section v-for="family in data.families" :key="family.family">

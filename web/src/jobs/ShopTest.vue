@@ -1,25 +1,18 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { answer, api, Problem } from '../api/client'
+import { answer, api } from '../api/client'
+import { useAttempt } from '../api/useAttempt'
 
 /** What a shop found of a board that came back from a visit. */
 const props = defineProps<{ visit: string; found?: string }>()
 const emit = defineEmits<{ kept: [] }>()
-const problem = ref<Problem | null>(null)
-const busy = ref(false)
+const { attempt, busy, problem } = useAttempt()
 const WORDS = { BAD: 'the shop found it bad', SOUND: 'the shop found it sound' } as const
 type Found = keyof typeof WORDS
-async function keep(found: Found) {
-  busy.value = true
-  problem.value = null
-  try {
+function keep(found: Found) {
+  return attempt(async () => {
     await answer(api.PUT('/api/visits/{id}/shop-test', { params: { path: { id: props.visit } }, body: { found } }))
     emit('kept')
-  } catch (failure) {
-    problem.value = failure as Problem
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 
@@ -31,7 +24,7 @@ async function keep(found: Found) {
         {{ found ? 'no, ' : '' }}{{ words }}
       </button>
     </template>
-    <span v-if="problem" class="problem" role="alert">{{ problem.message }}</span>
+    <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
   </span>
 </template>
 

@@ -138,8 +138,8 @@ final class DiagnosisBench {
         Random random = new Random(seed * 31 + pack.model().id().hashCode());
         Tally tally = new Tally();
         for (int i = 0; i < PAIRS; i++) {
-            Hypothesis one = draw(pack, random);
-            Hypothesis other = draw(pack, random);
+            Hypothesis one = Drawn.by(Hypothesis::prior, pack.space().faults(), random);
+            Hypothesis other = Drawn.by(Hypothesis::prior, pack.space().faults(), random);
             boolean sameParts = one.part().equals(other.part());
             if (sameParts || !pack.predictions().fails(one.id()) || !pack.predictions().fails(other.id())) {
                 i--;
@@ -152,18 +152,6 @@ final class DiagnosisBench {
             allPairs.add(outcome, 1);
         }
         return tally;
-    }
-
-    private static Hypothesis draw(CompiledPack pack, Random random) {
-        List<Hypothesis> faults = pack.space().faults();
-        double at = random.nextDouble() * faults.stream().mapToDouble(Hypothesis::prior).sum();
-        for (Hypothesis fault : faults) {
-            at -= fault.prior();
-            if (at <= 0) {
-                return fault;
-            }
-        }
-        return faults.get(faults.size() - 1);
     }
 
     private void tell(HypothesisId truth, Outcome outcome) {

@@ -79,15 +79,7 @@ final class LearningBench {
     }
 
     private Hypothesis drawn(Map<String, Double> often) {
-        List<Hypothesis> faults = pack.space().faults().stream().filter(h -> !h.nothing()).toList();
-        double at = random.nextDouble() * faults.stream().mapToDouble(h -> weight(h, often)).sum();
-        for (Hypothesis fault : faults) {
-            at -= weight(fault, often);
-            if (at <= 0) {
-                return fault;
-            }
-        }
-        return faults.get(faults.size() - 1);
+        return Drawn.by(fault -> weight(fault, often), pack.space().faults().stream().filter(h -> !h.nothing()).toList(), random);
     }
 
     private static double weight(Hypothesis fault, Map<String, Double> often) {

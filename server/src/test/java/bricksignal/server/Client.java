@@ -74,6 +74,10 @@ public final class Client {
         return send(request(path).header("Content-Type", type).PUT(HttpRequest.BodyPublishers.ofByteArray(body)));
     }
 
+    public Reply put(String path, Object body) {
+        return put(path, "application/json", JSON.writeValueAsBytes(body));
+    }
+
     public Reply postText(String path, String text) {
         return send(request(path).header("Content-Type", "text/plain").POST(HttpRequest.BodyPublishers.ofString(text)));
     }

@@ -29,7 +29,7 @@ class LearningTest {
     }
 
     private void use(@Nullable Long number) {
-        Client.Reply reply = odile.put("/api/lead/learning/in-use", "application/json", ("{\"number\":" + number + "}").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        Client.Reply reply = odile.put("/api/lead/learning/in-use", java.util.Collections.singletonMap("number", number));
         assertThat(reply.status()).as(reply.body()).isEqualTo(200);
     }
 
@@ -104,7 +104,7 @@ class LearningTest {
     void onlyTheLeadLearnsAndUnknownVersionsAreRefused() {
         assertThat(ines.get("/api/lead/learning").status()).isEqualTo(403);
         assertThat(ines.post("/api/lead/learning", Map.of()).status()).isEqualTo(403);
-        Client.Reply unknown = odile.put("/api/lead/learning/in-use", "application/json", "{\"number\":4711}".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        Client.Reply unknown = odile.put("/api/lead/learning/in-use", Map.of("number", 4711));
         assertThat(unknown.status()).isEqualTo(404);
         assertThat(unknown.detail()).contains("4711");
     }
@@ -132,6 +132,6 @@ class LearningTest {
     }
 
     private static Client.Reply test(Client who, String visit, String found) {
-        return who.put("/api/visits/" + visit + "/shop-test", "application/json", ("{\"found\":\"" + found + "\"}").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        return who.put("/api/visits/" + visit + "/shop-test", Map.of("found", found));
     }
 }

@@ -115,6 +115,10 @@ public sealed interface Entry {
     record Died(double minutes, @Nullable String first, @Nullable String stays) implements Entry {
     }
 
+    /** What was known before anything was seen. */
+    sealed interface KnownBefore extends Entry permits Visited, Experience {
+    }
+
     /**
      * An earlier visit to this unit.
      *
@@ -122,7 +126,7 @@ public sealed interface Entry {
      * @param part what was changed then, by id
      * @param reset whether somebody reset the unit since and it ran again
      */
-    record Visited(double days, @Nullable String part, boolean reset) implements Entry {
+    record Visited(double days, @Nullable String part, boolean reset) implements KnownBefore {
     }
 
     /**
@@ -131,7 +135,7 @@ public sealed interface Entry {
      * @param parts by id
      * @param factors how much likelier each is at fault, above 0; as many as parts
      */
-    record Experience(List<String> parts, List<Double> factors) implements Entry {
+    record Experience(List<String> parts, List<Double> factors) implements KnownBefore {
         public Experience {
             parts = List.copyOf(parts);
             factors = List.copyOf(factors);

@@ -28,13 +28,6 @@ public final class EntryFormat {
     private static final double LONGEST_FILM_SECONDS = 3600;
     /** A second. */
     private static final double SHORTEST_RUN_MINUTES = 1.0 / 60;
-    /** Older visits say nothing of today: ten years. */
-    private static final double LONGEST_AGO_DAYS = 3652;
-
-    /** More parts than any unit has. */
-    private static final int MOST_PARTS = 200;
-    /** Records that make a part likelier than that are none. */
-    private static final double MOST_LIKELIER = 1000;
 
     private static final Map<String, Class<? extends Entry>> KINDS = kinds();
 
@@ -79,8 +72,7 @@ public final class EntryFormat {
         kinds.put("WATCHED", Entry.Watched.class);
         kinds.put("TWIN", Entry.Twin.class);
         kinds.put("DIED", Entry.Died.class);
-        kinds.put("VISITED", Entry.Visited.class);
-        kinds.put("EXPERIENCE", Entry.Experience.class);
+        kinds.putAll(PastFormat.KINDS);
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("SETTING", Entry.SetTo.class);
         kinds.put("SAFE", Entry.Safe.class);
@@ -162,12 +154,6 @@ public final class EntryFormat {
                 f.only("kind", "minutes", "first", "stays");
                 return new Entry.Died(f.number("minutes", SHORTEST_RUN_MINUTES, LONGEST_RUN_SECONDS / 60), f.nameOrNull("first"),
                         f.nameOrNull("stays"));
-            case "VISITED":
-                f.only("kind", "days", "part", "reset");
-                return new Entry.Visited(f.number("days", 0, LONGEST_AGO_DAYS), f.nameOrNull("part"), f.truth("reset"));
-            case "EXPERIENCE":
-                f.only("kind", "parts", "factors");
-                return experience(f);
             case "REPAIRED":
                 f.only("kind", "part");
                 return new Entry.Repaired(f.name("part"));
@@ -190,18 +176,9 @@ public final class EntryFormat {
                 f.only("kind");
                 return new Entry.TakeBack();
             default:
-                return WorkFormat.read(kind, f).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
+                return WorkFormat.read(kind, f).or(() -> PastFormat.read(kind, f)).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
                         Message.said(String.join(", ", KINDS.keySet()))));
         }
-    }
-
-    private static Entry experience(Fields f) {
-        List<String> parts = f.names("parts", MOST_PARTS);
-        List<Double> factors = f.numbers("factors", MOST_PARTS);
-        if (factors.size() != parts.size() || factors.stream().anyMatch(factor -> !(factor > 0 && factor <= MOST_LIKELIER))) {
-            throw f.refused("factors", "entry.factors", new Message.Number(parts.size()));
-        }
-        return new Entry.Experience(parts, factors);
     }
 
     /**
@@ -273,13 +250,8 @@ public final class EntryFormat {
             to.put("minutes", e.minutes());
             put(to, "first", e.first());
             put(to, "stays", e.stays());
-        } else if (entry instanceof Entry.Visited e) {
-            to.put("days", e.days());
-            put(to, "part", e.part());
-            to.put("reset", e.reset());
-        } else if (entry instanceof Entry.Experience e) {
-            to.put("parts", e.parts());
-            to.put("factors", e.factors());
+        } else if (entry instanceof Entry.KnownBefore e) {
+            PastFormat.write(to, e);
         } else if (entry instanceof Entry.Repaired e) {
             to.put("part", e.part());
         } else if (entry instanceof Entry.SetTo e) {
@@ -362,7 +334,7 @@ public final class EntryFormat {
                 ((Number) parts.get(2)).doubleValue());
     }
 
-    private static void put(Map<String, Object> to, String field, @Nullable Object value) {
+    static void put(Map<String, Object> to, String field, @Nullable Object value) {
         if (value != null) {
             to.put(field, value);
         }

@@ -3,7 +3,6 @@ package bricksignal.core.learning;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +35,15 @@ public final class PartShares {
         public double factor() {
             return after / before;
         }
+
+        /** The share where the pack is worth so many visits and so many were confirmed of all parts. */
+        private double by(double packVisits, int visits) {
+            return (packVisits * before + confirmed) / (packVisits + visits);
+        }
+
+        private Share moved(double share) {
+            return new Share(part, before, confirmed, share);
+        }
     }
 
     /**
@@ -45,18 +53,14 @@ public final class PartShares {
      * @throws IllegalArgumentException if a count is below 0
      */
     public static List<Share> of(UnitModel model, Map<String, Integer> confirmed) {
-        List<Share> pack = of(model, confirmed, WORTH[0]);
-        double[] logs = Arrays.stream(WORTH).map(worth -> logEvidence(pack, worth)).toArray();
+        List<Share> counted = counted(model, confirmed);
+        double[] logs = Arrays.stream(WORTH).map(worth -> logEvidence(counted, worth)).toArray();
         double most = Arrays.stream(logs).max().orElseThrow();
-        double sum = Arrays.stream(logs).map(log -> Math.exp(log - most)).sum();
-        double[] after = new double[pack.size()];
-        for (int k = 0; k < WORTH.length; k++) {
-            List<Share> shares = of(model, confirmed, WORTH[k]);
-            for (int i = 0; i < after.length; i++) {
-                after[i] += Math.exp(logs[k] - most) / sum * shares.get(i).after();
-            }
-        }
-        return IntStream.range(0, after.length).mapToObj(i -> new Share(pack.get(i).part(), pack.get(i).before(), pack.get(i).confirmed(), after[i])).toList();
+        double[] chances = Arrays.stream(logs).map(log -> Math.exp(log - most)).toArray();
+        double sum = Arrays.stream(chances).sum();
+        int visits = visits(counted);
+        return counted.stream().map(share -> share.moved(IntStream.range(0, WORTH.length).mapToDouble(k -> chances[k] / sum * share.by(WORTH[k], visits))
+                .sum())).toList();
     }
 
     /**
@@ -68,15 +72,22 @@ public final class PartShares {
         if (!(packVisits > 0)) {
             throw new IllegalArgumentException("the pack is worth " + packVisits + " visits; it must be above 0");
         }
+        List<Share> counted = counted(model, confirmed);
+        int visits = visits(counted);
+        return counted.stream().map(share -> share.moved(share.by(packVisits, visits))).toList();
+    }
+
+    /** The shares by the pack, with what was confirmed beside them. */
+    private static List<Share> counted(UnitModel model, Map<String, Integer> confirmed) {
         double all = model.faults().stream().filter(PartShares::counts).mapToDouble(PartShares::weight).sum();
-        List<Part> parts = model.parts().stream().filter(part -> weight(model, part) > 0).toList();
-        int visits = parts.stream().mapToInt(part -> count(confirmed, part)).sum();
-        List<Share> shares = new ArrayList<>();
-        for (Part part : parts) {
+        return model.parts().stream().filter(part -> weight(model, part) > 0).map(part -> {
             double before = weight(model, part) / all;
-            shares.add(new Share(part.id(), before, count(confirmed, part), (packVisits * before + count(confirmed, part)) / (packVisits + visits)));
-        }
-        return List.copyOf(shares);
+            return new Share(part.id(), before, count(confirmed, part), before);
+        }).toList();
+    }
+
+    private static int visits(List<Share> counted) {
+        return counted.stream().mapToInt(Share::confirmed).sum();
     }
 
     /** Logarithm of how well a pack that is worth so many visits foretells the records in their order: a Dirichlet-multinomial law. */

@@ -1,7 +1,5 @@
 package bricksignal.core.tuning;
 
-import bricksignal.core.air.Degrees;
-import bricksignal.core.air.MoistAir;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
@@ -16,11 +14,8 @@ final class DampLimit extends Calculator {
     private static final double DEW_POINT_F = 60;
     /** Humidity at a face from which mould grows, share (ASHRAE 160, from memory). */
     private static final double AT_A_FACE = 0.8;
-    /** More than this feeds mould and mites, whatever the dew point is (common practice). */
-    private static final double NEVER_ABOVE = 60;
     /** From here down reheat runs most of the day (common practice). */
     private static final double ALL_DAY = 52;
-    private static final double PERCENT = 100;
     private static final double COOLEST_F = 60;
     private static final double WARMEST_F = 85;
 
@@ -35,15 +30,11 @@ final class DampLimit extends Calculator {
         if (face.isPresent() && face.getAsDouble() > room) {
             throw new Misfit("face", "it is warmer than the room: nothing gets damp on it");
         }
-        DoubleUnaryOperator limit = at -> Math.min(NEVER_ABOVE, Math.min(PERCENT * saturation(DEW_POINT_F) / saturation(at),
-                face.isPresent() ? PERCENT * AT_A_FACE * saturation(Math.min(face.getAsDouble(), at)) / saturation(at) : PERCENT));
+        DoubleUnaryOperator limit = at -> Math.min(Dampness.NEVER_ABOVE, Math.min(Dampness.ofDewPoint(DEW_POINT_F, at),
+                face.isPresent() ? AT_A_FACE * Dampness.ofDewPoint(Math.min(face.getAsDouble(), at), at) : Dampness.NEVER_ABOVE));
         double most = limit.applyAsDouble(room);
         Curve curve = new Curve(new Curve.Axis(word("room"), "°F"), new Curve.Axis(word("is-limit"), "%"),
                 List.of(Curve.Stroke.of(word("is-limit"), COOLEST_F, WARMEST_F, limit)), List.of(new Curve.Spot(word("is-limit"), room, most)));
         return finding(most < ALL_DAY ? "all-day" : "limit", most >= ALL_DAY, List.of(result("limit", most, "%", 0)), curve, Math.floor(most));
-    }
-
-    private static double saturation(double fahrenheit) {
-        return MoistAir.saturationPa(Degrees.celsius(fahrenheit));
     }
 }

@@ -1,8 +1,6 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
-import bricksignal.core.air.Degrees;
-import bricksignal.core.air.MoistAir;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
@@ -14,9 +12,6 @@ final class HumidityLimit extends Calculator {
     private static final Map<String, Double> GLAZING = Map.of("single", 1.0, "two", 0.48, "two-coated", 0.27, "three", 0.18);
     /** Resistance of still air before an upright pane (ASHRAE Fundamentals). */
     private static final double INNER_FILM = 0.68;
-    private static final double PERCENT = 100;
-    /** More than this feeds mould and mites, whatever the panes do (common practice). */
-    private static final double NEVER_ABOVE = 60;
     private static final double COLDEST_F = -30;
     private static final double MILDEST_F = 60;
 
@@ -34,8 +29,7 @@ final class HumidityLimit extends Calculator {
         }
         double through = Known.in(GLAZING, given.choice("glazing"));
         DoubleUnaryOperator pane = out -> room - through * INNER_FILM * (room - out);
-        DoubleUnaryOperator limit = out -> Math.min(NEVER_ABOVE, PERCENT * MoistAir.saturationPa(Degrees.celsius(pane.applyAsDouble(out)))
-                / MoistAir.saturationPa(Degrees.celsius(room)));
+        DoubleUnaryOperator limit = out -> Math.min(Dampness.NEVER_ABOVE, Dampness.ofDewPoint(pane.applyAsDouble(out), room));
         double most = limit.applyAsDouble(outdoor);
         double now = given.maybe("humidity").orElse(0);
         Curve curve = new Curve(new Curve.Axis(word("outdoor"), "°F"), new Curve.Axis(word("is-limit"), "%"),

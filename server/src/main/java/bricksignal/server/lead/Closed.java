@@ -1,5 +1,6 @@
 package bricksignal.server.lead;
 
+import bricksignal.server.learning.CallBack;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Instant;
@@ -17,13 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 class Closed {
 
-    /** A call-back comes within thirty days (common practice); it counts against the visit before it. One pass, whatever the number of visits. */
+    /** A call-back counts against the visit before it. One pass, whatever the number of visits. */
     private static final String VISITS = "with stepped as (select v.*, lead(v.opened_at) over w as next_opened, lead(v.number) over w as next_number from visit v "
             + "where v.opened_at is not null and (v.closed_at >= :from or v.opened_at >= :from) window w as (partition by v.unit_id order by v.opened_at)), "
             + "closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
             + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.shop_test, v.skipped, v.opened_at, v.closed_at, "
-            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when v.next_opened > v.closed_at "
-            + "and v.next_opened <= v.closed_at + interval '30 days' then v.next_number end as back "
+            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when " + CallBack.CAME + " then v.next_number end as back "
             + "from stepped v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
             + "where v.closed_at >= :from and v.closed_at < :to) ";
     private static final String COUNTS = "select grouping(pack) as all_packs, grouping(person) as all_people, coalesce(pack, person, '') as name, "

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Visits that confirm what was the matter: closed as fixed, proven before anything was repaired, not back within thirty days (common practice), and no
+ * Visits that confirm what was the matter: closed as fixed, proven before anything was repaired, not back ({@link CallBack}), and no
  * board among them that a shop found sound.
  */
 @Repository
@@ -17,8 +17,7 @@ class Confirmed {
 
     private static final String COUNTS = "select u.pack as pack, part, count(*) as times from (select v.*, lead(v.opened_at) over (partition by v.unit_id order by v.opened_at) "
             + "as next_opened from visit v where v.opened_at is not null) v join unit u on u.id = v.unit_id cross join unnest(string_to_array(v.repaired, ',')) as part "
-            + "where v.outcome = 'FIXED' and v.proven and part <> '' and not coalesce(v.next_opened > v.closed_at "
-            + "and v.next_opened <= v.closed_at + interval '30 days', false) and not (v.board_changed and coalesce(v.shop_test, '') = 'SOUND') group by u.pack, part";
+            + "where v.outcome = 'FIXED' and v.proven and part <> '' and not coalesce(" + CallBack.CAME + ", false) and not (v.board_changed and coalesce(v.shop_test, '') = 'SOUND') group by u.pack, part";
 
     private final EntityManager entities;
 

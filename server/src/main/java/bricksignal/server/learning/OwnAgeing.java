@@ -2,6 +2,8 @@ package bricksignal.server.learning;
 
 import bricksignal.core.costing.Ageing;
 import bricksignal.core.costing.Rates;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Clock;
@@ -30,8 +32,12 @@ public class OwnAgeing {
     private static final String FIXED = "select count(*) from visit v join unit u on u.id = v.unit_id where v.outcome = 'FIXED' and v.repaired <> '' and u.installed_year is not null";
     private static final String UNITS = "select u.installed_year as year, (select min(closed_at) from visit) as since from unit u where u.installed_year is not null";
 
+    /** The ways out are asked for after each entry; the policy is remembered as long. */
+    private static final Duration REMEMBERED = Duration.ofSeconds(10);
+
     private final EntityManager entities;
     private final Clock clock = Clock.systemUTC();
+    private final LoadingCache<Ageing, Ageing> known = Caffeine.newBuilder().expireAfterWrite(REMEMBERED).build(set -> seen(set).ageing());
 
     OwnAgeing(EntityManager entities) {
         this.entities = entities;
@@ -64,9 +70,9 @@ public class OwnAgeing {
         return new Seen(faults, stretches.stream().mapToDouble(s -> s.to() - s.from()).sum(), set.after(WORTH_FAULTS, stretches.isEmpty() ? 0 : faults, stretches));
     }
 
-    /** The rates with the ageing that own records make of it. */
+    /** The rates with the ageing that own records make of it, as of some seconds ago. */
     public Rates of(Rates set) {
-        return set.ageing(seen(set.ageing()).ageing());
+        return set.ageing(known.get(set.ageing()));
     }
 
     private static double age(Number year, Instant at) {

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Simulation {
 
-    /** A threshold is crossed, not touched: the event lies this much after it. */
+    /** An event lies past rounding ({@code Expr.past}) and this much later still, so that time moves on after it: the same crossing is not met again. */
     static final double PAST_CROSSING_SECONDS = 1e-6;
 
     private static final int MOST_ROUNDS = 60;
