@@ -5,8 +5,10 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type BoardCheck, type BoardView, type Family } from '../api/client'
 import TopBar from '../common/TopBar.vue'
-import { CONDUCTOR_COLOURS } from '../visit/conductor'
-import ChartRows from './ChartRows.vue'
+import BoardCharts from './BoardCharts.vue'
+import BoardPoints from './BoardPoints.vue'
+import BoardSwitches from './BoardSwitches.vue'
+import BoardValues from './BoardValues.vue'
 import { emptyRow, fromDraft, toDraft, type Typed } from './draft'
 import ProblemList from './ProblemList.vue'
 
@@ -167,144 +169,15 @@ async function save() {
         </button>
         <p v-if="said('/choices')" class="problem">{{ said('/choices') }}</p>
       </fieldset>
-      <section v-for="chart in family.data.value.charts" :key="chart.board" :aria-label="`chart of the ${chart.label}`">
-        <h2 class="h5">Code chart, {{ chart.label }}</h2>
-        <div v-for="(g, i) in typed.charts[chart.board]" :key="i" class="generation">
-          <div v-if="(typed.charts[chart.board]?.length ?? 0) > 1" class="gen-head">
-            <input v-model="g.generation" class="form-control field" :aria-label="`generation ${i + 1}`" />
-            <label :for="`w-${chart.board}-${i}`">how likely it is this one</label>
-            <input
-              :id="`w-${chart.board}-${i}`"
-              v-model.number="g.weight"
-              type="number"
-              min="0.1"
-              step="0.1"
-              class="form-control field weight"
-            />
-            <button type="button" class="key quiet" @click="typed.charts[chart.board]!.splice(i, 1)">out</button>
-          </div>
-          <ChartRows
-            v-model="typed.charts[chart.board]![i]!"
-            :board="chart.board"
-            :place="i"
-            :conditions="chart.conditions"
-            :problems="[...(check?.problems ?? []), ...(check?.notes ?? [])]"
-          />
-        </div>
-        <button
-          type="button"
-          class="key quiet"
-          @click="
-            typed.charts[chart.board]!.push({
-              generation: `generation ${typed.charts[chart.board]!.length + 1}`,
-              weight: 1,
-              codes: [emptyRow()],
-            })
-          "
-        >
-          another chart generation, when you cannot tell which board it is
-        </button>
-      </section>
-      <details open>
-        <summary class="h5">Times, fuses, values</summary>
-        <div class="values">
-          <div v-for="t in family.data.value.timings" :key="t.id">
-            <label :for="`t-${t.id}`">{{ t.label }}, s</label>
-            <input
-              :id="`t-${t.id}`"
-              v-model="typed.timings[t.id]"
-              class="form-control field num"
-              inputmode="decimal"
-              :placeholder="String(t.value)"
-              :data-test="`timing-${t.id}`"
-            />
-            <p v-if="said(`/timings/${t.id}`)" class="problem">{{ said(`/timings/${t.id}`) }}</p>
-          </div>
-          <div v-for="f in family.data.value.fuses" :key="f.id">
-            <label :for="`f-${f.id}`">{{ f.label }}, A</label>
-            <input
-              :id="`f-${f.id}`"
-              v-model="typed.fuses[f.id]"
-              class="form-control field num"
-              inputmode="decimal"
-              :placeholder="String(f.value)"
-            />
-            <p v-if="said(`/fuses/${f.id}`)" class="problem">{{ said(`/fuses/${f.id}`) }}</p>
-          </div>
-          <div v-for="n in family.data.value.nominals" :key="n.id">
-            <label :for="`n-${n.id}`">{{ n.label }}, {{ n.unit }}</label>
-            <div v-if="typed.nominals[n.id]" class="pair">
-              <input
-                :id="`n-${n.id}`"
-                v-model="typed.nominals[n.id]!.value"
-                class="form-control field num"
-                inputmode="decimal"
-                :placeholder="String(Math.round(n.value * 100) / 100)"
-              />
-              <input
-                v-model="typed.nominals[n.id]!.tolerance"
-                class="form-control field num"
-                inputmode="decimal"
-                placeholder="± %"
-                :aria-label="`${n.label}: tolerance in percent`"
-              />
-            </div>
-            <p v-if="said(`/nominals/${n.id}`)" class="problem">{{ said(`/nominals/${n.id}`) }}</p>
-          </div>
-        </div>
-      </details>
-      <details>
-        <summary class="h5">Terminals and conductor colours</summary>
-        <datalist id="colours"><option v-for="c in CONDUCTOR_COLOURS" :key="c" :value="c"></option></datalist>
-        <ul class="points">
-          <li v-for="p in family.data.value.points" :key="p.id">
-            <span
-              >{{ p.label }} <span class="soft">{{ p.where }}</span></span
-            >
-            <input
-              v-model="typed.labels[p.id]"
-              class="form-control field"
-              :placeholder="p.label"
-              :aria-label="`${p.label}: label on this board`"
-            />
-            <input
-              v-model="typed.colours[p.id]"
-              class="form-control field"
-              list="colours"
-              :placeholder="p.colour"
-              :aria-label="`${p.label}: conductor colour`"
-            />
-          </li>
-        </ul>
-      </details>
-      <details v-if="family.data.value.settings.length">
-        <summary class="h5">Switches</summary>
-        <div v-for="s in family.data.value.settings" :key="s.id">
-          <h3 class="eyebrow">{{ s.label }}, {{ s.unit }}</h3>
-          <div v-if="typed.settings[s.id]" class="values">
-            <div v-for="(o, i) in typed.settings[s.id]!.options" :key="i" class="pair">
-              <input
-                v-model="o.position"
-                class="form-control field"
-                :placeholder="Object.keys(s.options)[i] ?? 'position'"
-                :aria-label="`${s.label}: position ${i + 1}`"
-              />
-              <input
-                v-model="o.value"
-                class="form-control field num"
-                inputmode="decimal"
-                :placeholder="String(Object.values(s.options)[i] ?? '')"
-                :aria-label="`${s.label}: value ${i + 1}`"
-              />
-            </div>
-            <div>
-              <label :for="`fac-${s.id}`">factory position</label>
-              <input :id="`fac-${s.id}`" v-model="typed.settings[s.id]!.factory" class="form-control field" />
-            </div>
-          </div>
-          <p v-if="said(`/settings/${s.id}`)" class="problem">{{ said(`/settings/${s.id}`) }}</p>
-        </div>
-      </details>
+      <BoardCharts v-model="typed" :family="family.data.value" :check="check" />
+      <BoardValues v-model="typed" :family="family.data.value" :said="said" />
+      <BoardPoints v-model="typed" :family="family.data.value" />
+      <BoardSwitches
+        v-if="family.data.value.settings.length"
+        v-model="typed"
+        :family="family.data.value"
+        :said="said"
+      />
       <ProblemList v-if="check" :problems="check.problems" :notes="check.notes" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="saved" role="status">{{ saved }}</p>
@@ -350,56 +223,18 @@ async function save() {
 .head div:first-child {
   flex: 1 1 20rem;
 }
-section,
-details {
+form > :deep(section),
+form > :deep(details) {
   border-top: 2px solid var(--line);
   margin-top: 1.25rem;
   padding-top: 0.75rem;
 }
-summary {
+form :deep(summary) {
   min-height: 44px;
   cursor: pointer;
 }
 label {
   font-weight: 700;
-}
-.generation {
-  margin-bottom: 0.75rem;
-}
-.gen-head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-  margin-bottom: 6px;
-}
-.gen-head .field {
-  width: 14rem;
-}
-.gen-head .weight {
-  width: 6rem;
-}
-.values {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
-  gap: 0.75rem 1.25rem;
-  align-items: end;
-}
-.pair {
-  display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
-  gap: 4px;
-}
-.points {
-  list-style: none;
-  padding: 0;
-}
-.points li {
-  display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr);
-  gap: 6px;
-  align-items: center;
-  padding: 3px 0;
 }
 .yaml {
   border: 1px solid var(--line-soft);

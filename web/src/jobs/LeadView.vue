@@ -4,12 +4,11 @@ import { computed, ref } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
-import { money } from '../visit/money'
 import { shiftDay, today } from './day'
 import FigureBars from './FigureBars.vue'
 import ShopTest from './ShopTest.vue'
+import VanStock from './VanStock.vue'
 
-type Stock = components['schemas']['StockPage']
 type Overview = components['schemas']['Overview']
 const QUARTER_DAYS = 91
 const from = ref(shiftDay(today(), -QUARTER_DAYS))
@@ -19,10 +18,6 @@ const { data, error, refetch } = useQuery({
   queryFn: () =>
     answer<Overview>(api.GET('/api/lead/overview', { params: { query: { from: from.value, to: to.value } } }) as never),
   placeholderData: keepPreviousData,
-})
-const stock = useQuery({
-  queryKey: ['stock'],
-  queryFn: () => answer<Stock>(api.GET('/api/lead/stock')),
 })
 const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.value}`)
 </script>
@@ -71,37 +66,7 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
         </ul>
       </section>
     </template>
-    <section v-if="stock.data.value?.lines.length" data-test="stock">
-      <h2 class="h5">What a van should carry for a week</h2>
-      <p class="soft">
-        By the units that are looked after, their age, and what was wanted for them: as many as are worth their room.
-      </p>
-      <table class="table num">
-        <thead>
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Carry</th>
-            <th scope="col">A year</th>
-            <th scope="col">Used</th>
-            <th scope="col">To miss it costs</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in stock.data.value.lines" :key="line.family + line.part">
-            <td>
-              {{ line.label }} <span class="soft">{{ line.family }}</span>
-            </td>
-            <td>
-              <strong>{{ line.carry }}</strong>
-            </td>
-            <td>{{ line.aYear.toFixed(1) }}</td>
-            <td>{{ line.used }}</td>
-            <td>{{ money(line.missing, stock.data.value.currency) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
-    </section>
+    <VanStock />
   </main>
 </template>
 

@@ -52,6 +52,11 @@ describe('what the lead sees', () => {
       path === '/api/lead/stock'
         ? json({
             currency: 'SKD',
+            litres: 250,
+            vans: [
+              { who: 'Ines', filled: 84.4 },
+              { who: 'Tobin', filled: 0 },
+            ],
             lines: [
               {
                 family: 'f1',
@@ -61,7 +66,9 @@ describe('what the lead sees', () => {
                 used: 3,
                 price: 60,
                 missing: 90,
-                carry: 2,
+                litres: 1,
+                carry: [2, 0],
+                all: 2,
               },
             ],
           })
@@ -79,7 +86,15 @@ describe('what the lead sees', () => {
     expect(made.text()).toContain('not proven')
     expect(made.text()).toContain('proven, 2 things skipped')
     expect(made.text()).toContain('has not come back')
-    expect(made.find('[data-test=stock]').text()).toContain('5.2')
+    const stock = made.find('[data-test=stock]')
+    expect(stock.text()).toContain('5.2')
+    expect(stock.find('[data-test=room]').exists()).toBe(false)
+    await stock.find('[data-test=van]').setValue(0)
+    expect(stock.find('[data-test=room]').text()).toContain('84 of 250 l')
+    expect(stock.find('tbody strong').text()).toBe('2')
+    await stock.find('[data-test=van]').setValue(1)
+    expect(stock.find('tbody').exists()).toBe(false)
+    expect(stock.text()).toContain('Nothing is worth its room on this van')
   })
 
   it('says why nothing is shown', async () => {

@@ -22,6 +22,7 @@ const fields: { name: Name; label: string; unit: string; times: number }[] = [
   { name: 'disposal', label: 'Disposal of an old unit', unit: '', times: 1 },
   { name: 'interest', label: 'Interest a year', unit: '%', times: 100 },
   { name: 'horizonYears', label: 'Keep or replace is compared over', unit: 'years', times: 1 },
+  { name: 'vanLitres', label: 'Room for parts on a van', unit: 'l', times: 1 },
 ]
 const stored = useQuery({ queryKey: ['rates'], queryFn: () => answer<Rates>(api.GET('/api/policy/rates')) })
 const rates = ref<Rates>()

@@ -18,6 +18,7 @@ const rates = {
   disposal: 120,
   interest: 0.04,
   horizonYears: 10,
+  vanLitres: 250,
   ageing: { shape: 1.7, scaleYears: 9 },
 }
 const json = (body: unknown, status = 200) =>

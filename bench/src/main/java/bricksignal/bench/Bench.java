@@ -5,6 +5,7 @@ import bricksignal.bench.server.ColdBench;
 import bricksignal.bench.server.FaultsBench;
 import bricksignal.bench.server.FuzzBench;
 import bricksignal.bench.server.LoadBench;
+import bricksignal.bench.server.RecordBench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -34,9 +35,10 @@ public final class Bench {
             case "boards" -> BoardsBench.run(seed, number(words, "--count", 200));
             case "cold" -> ColdBench.run();
             case "fuzz" -> FuzzBench.run(seed, number(words, "--bodies", 10_000));
+            case "record" -> RecordBench.run(seed, number(words, "--visits", 20_000));
             case "faults" -> FaultsBench.run(seed, number(words, "--kills", 200));
             default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, strangers, learning, exact, lamp, speed, "
-                    + "load, boards, cold, fuzz and faults");
+                    + "load, boards, cold, record, fuzz and faults");
         };
         String file = option(words, "--json", "");
         if (!file.isEmpty()) {

@@ -39,6 +39,7 @@ public final class Case {
     private final @Nullable String call;
     private final Stamps stamps;
     private volatile @Nullable Advice advice;
+    private volatile @Nullable Verdict verdict;
 
     private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Setup standing,
             boolean powerCycled, @Nullable String call, Stamps stamps) {
@@ -140,7 +141,12 @@ public final class Case {
     /** What can be said; for a case of which no advice is asked, without weighing what to do next. */
     public Verdict verdict() {
         Advice known = advice;
-        return known == null ? ProofGate.verdict(diagnosis, policy.school()) : known.verdict();
+        Verdict said = known == null ? verdict : known.verdict();
+        if (said == null) {
+            said = ProofGate.verdict(diagnosis, policy.school());
+            verdict = said;
+        }
+        return said;
     }
 
     /** Temporary changes that are in the unit: put in and neither taken out nor taken back. */

@@ -22,6 +22,7 @@ import bricksignal.core.words.Message;
 import bricksignal.packs.PackLibrary;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -131,7 +132,32 @@ class ProvingRunTest {
     @ParameterizedTest
     @MethodSource("packs")
     void unitInGoodOrderPassesItsProvingRun(String id) {
-        CaseUnit unit = Units.shipped(id);
+        assertPassesItsProvingRun(Units.shipped(id));
+    }
+
+    /** Each zone alone, and the tank: whatever may be called for. */
+    @Test
+    void eachZoneIsProvenAlone() {
+        CaseUnit zones = Units.composed("f5-boiler", Map.of("zones", "two", "tank", "tank"));
+        assertThat(ProvingPage.of(with(zones, new Entry.Repaired("zone-two"))).items().stream().map(item -> ENGLISH.words(item.what())))
+                .contains("Does this still fail: heating of the first zone", "Does this still fail: heating of the second zone", "Does this still fail: hot water");
+        assertPassesItsProvingRun(zones);
+        assertThat(ProvingPage.of(with(Units.shipped("f5-boiler"), new Entry.Repaired("board"))).items()).as("what can be called for alone needs no word of its own")
+                .noneMatch(item -> ENGLISH.words(item.what()).startsWith("Does this still fail"));
+    }
+
+    /** Radiant floors at 115 °F burn at 140; fin tube at 180 °F stays cold at 125. */
+    @Test
+    void waterIsAsWarmAsTheEmitterWantsIt() {
+        CaseUnit boiler = Units.shipped("f5-boiler");
+        Entry.SetTo floor = new Entry.SetTo("hottest", "medium", "low - radiant floor");
+        assertThat(ENGLISH.words(item(ProvingPage.of(with(boiler, new Entry.Repaired("board"))), "supply-felt").due())).contains("125").contains("175");
+        Item due = item(ProvingPage.of(with(boiler, floor, new Entry.Repaired("board"), new Entry.TestReading("supply-felt", "150"))), "supply-felt");
+        assertThat(ENGLISH.words(due.due())).contains("90").contains("140");
+        assertThat(due.state()).isEqualTo(State.BAD);
+    }
+
+    private static void assertPassesItsProvingRun(CaseUnit unit) {
         Part board = unit.model().parts().stream().filter(part -> part.kind() == Part.Kind.BOARD).findFirst().orElseThrow();
         List<Entry> entries = new ArrayList<>(List.of(new Entry.Answer("ask.seldom", true), new Entry.Repaired(board.id())));
         ProvingPage before = ProvingPage.of(with(unit, entries.toArray(Entry[]::new)));

@@ -37,17 +37,20 @@ final class FlatText {
 
     private void entry(String path, String key, JsonNode node, int indent) {
         text.append(" ".repeat(indent)).append(scalar(key)).append(":");
-        String line = flow(node);
-        boolean small = indent == 0 && line.length() < LONG && node.properties().stream().noneMatch(e -> e.getValue().isContainer());
-        if (node.isObject() && !node.isEmpty() && BLOCKS.matcher(path).matches() && !small) {
+        if (node.isObject() && !node.isEmpty() && BLOCKS.matcher(path).matches() && !(indent == 0 && small(node))) {
             text.append('\n');
             node.properties().forEach(e -> entry(path + "/" + Section.escaped(e.getKey()), e.getKey(), e.getValue(), indent + 2));
         } else if (node.isArray() && node.size() > 1 && LISTED.matcher(path).matches()) {
             text.append('\n');
             node.forEach(item -> text.append(" ".repeat(indent + 2)).append("- ").append(flow(item)).append('\n'));
         } else {
-            text.append(' ').append(line).append('\n');
+            text.append(' ').append(flow(node)).append('\n');
         }
+    }
+
+    /** What has nothing deeper in it and fits on a line. */
+    private static boolean small(JsonNode node) {
+        return node.properties().stream().noneMatch(e -> e.getValue().isContainer()) && flow(node).length() < LONG;
     }
 
     private static String flow(JsonNode node) {

@@ -38,6 +38,10 @@ import org.jspecify.annotations.Nullable;
 /** Translates the sections of a pack into the declared model. */
 final class ModelBuilder {
 
+    /** Room on a van of what says nothing of it: common sizes of boxes, from memory. */
+    private static final double PART_LITRES = 1;
+    private static final double BOARD_LITRES = 4;
+
     private final Section root;
 
     ModelBuilder(Section root) {
@@ -203,9 +207,9 @@ final class ModelBuilder {
     }
 
     private static Part part(String id, Section s) {
-        return new Part(id, s.text("label"), Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART"),
-                s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"),
-                s.text("board"));
+        Part.Kind kind = Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART");
+        return new Part(id, s.text("label"), kind, s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"),
+                s.text("board"), s.number("litres", kind == Part.Kind.BOARD ? BOARD_LITRES : kind == Part.Kind.PART ? PART_LITRES : 0));
     }
 
     private static Fault fault(String id, Section s) {
@@ -243,7 +247,7 @@ final class ModelBuilder {
 
     private static Acceptance acceptance(String id, Section s) {
         return new Acceptance(id, s.text("label"), s.text("test"), s.number("least", Double.NEGATIVE_INFINITY),
-                s.number("most", Double.POSITIVE_INFINITY));
+                s.number("most", Double.POSITIVE_INFINITY), s.has("around") ? s.text("around") : null);
     }
 
     private Map<String, List<String>> traits() {

@@ -213,7 +213,13 @@ final class ModelChecks {
         });
         Set<String> tests = new LinkedHashSet<>(model.readings().stream().map(r -> r.id()).toList());
         model.points().forEach(p -> p.moments().forEach(moment -> tests.add("v." + p.net() + "." + moment)));
-        each("acceptance", (id, s) -> oneOf(s, "test", s.text("test"), tests, "reading"));
+        Set<String> settings = root.at("settings").children().keySet();
+        each("acceptance", (id, s) -> {
+            oneOf(s, "test", s.text("test"), tests, "reading");
+            if (s.has("around")) {
+                oneOf(s, "around", s.text("around"), settings, "setting");
+            }
+        });
         root.items("calls").forEach(s -> {
             if (s.has("from")) {
                 oneOf(s, "from", s.text("from"), points, "point");

@@ -31,7 +31,7 @@ public final class PackLibrary {
     private final Map<String, UnitModel> models = new LinkedHashMap<>();
 
     private PackLibrary() {
-        SHIPPED.parallelStream().map(id -> PackReader.read(text(id))).toList().forEach(model -> models.put(model.id(), model));
+        SHIPPED.parallelStream().map(PackLibrary::shipped).toList().forEach(model -> models.put(model.id(), model));
     }
 
     /** Reads and validates every pack that ships. */
@@ -120,7 +120,12 @@ public final class PackLibrary {
 
     /** The same of a shipped pack by its id, as it usually is. */
     public static CompiledPack ready(String id) {
-        return ready(PackReader.read(text(id)));
+        return ready(shipped(id));
+    }
+
+    /** A shipped pack as it usually is, whose faults are known from the records. */
+    private static UnitModel shipped(String id) {
+        return PackReader.read(text(id), CompiledPack.recorded(read(id, "/records/" + id + ".txt")));
     }
 
     /** Names this engine by what it recorded of the packs that ship: another one records something else. */

@@ -5,6 +5,7 @@ import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.DoubleConsumer;
 
 /** Reads a pack: YAML, then its shape, then its sense. All problems of a step are told at once. */
@@ -20,6 +21,11 @@ public final class PackReader {
      */
     public static UnitModel read(String yaml) {
         return read(flat(yaml, Map.of()));
+    }
+
+    /** The same of a pack that was run before, with the faults that were found then, by id. */
+    static UnitModel read(String yaml, Set<String> known) {
+        return CommonFailures.added(declared(flat(yaml, Map.of())), known);
     }
 
     /**
@@ -80,6 +86,11 @@ public final class PackReader {
 
     /** The unit model of a document that has the shape of a pack. */
     static UnitModel read(Document document) {
+        return CommonFailures.added(declared(document));
+    }
+
+    /** The same with no failures but those that it declares: nothing is run. */
+    static UnitModel declared(Document document) {
         List<PackProblem> problems = new ArrayList<>();
         Section root = new Section(document, document.root(), "", problems);
         UnitModel model = root.attempt(() -> new ModelBuilder(root).build());
@@ -89,6 +100,6 @@ public final class PackReader {
         if (model == null || !problems.isEmpty()) {
             throw new PackException(problems);
         }
-        return CommonFailures.added(model);
+        return model;
     }
 }

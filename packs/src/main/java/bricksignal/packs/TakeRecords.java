@@ -16,7 +16,8 @@ public final class TakeRecords {
     /** Writes into the folder that is named. */
     public static void main(String[] args) throws IOException {
         Path folder = Files.createDirectories(Path.of(args[0]));
-        for (UnitModel model : PackLibrary.load().models()) {
+        for (String id : PackLibrary.ids()) {
+            UnitModel model = PackReader.read(PackLibrary.text(id));
             Files.writeString(folder.resolve(model.id() + ".txt"), CompiledPack.of(model, ErrorModel.defaults()).records());
         }
     }

@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -85,7 +86,7 @@ class CompositionTest {
     @ParameterizedTest
     @MethodSource("compositions")
     void nominalRunOfEveryCompositionComesToEveryMomentThatIsWaitedFor(String id, Map<String, String> way) {
-        UnitModel model = PackReader.read(PackLibrary.text(id, way));
+        UnitModel model = PackReader.declared(PackReader.flat(PackLibrary.text(id, way), Map.of()));
         assertThat(model.moments()).allSatisfy(moment -> assertThat(VirtualUnit.of(model, model.machine())
                 .secondsOf(moment)).isNotNegative());
     }
@@ -117,27 +118,36 @@ class CompositionTest {
         return unit.run(model.moment(moment).scenario()).at(unit.secondsOf(model.moment(moment))).unit().solution();
     }
 
-    /** The usual ones are checked by {@link ProvableTest}; all of them here with {@code -Dcompositions=all}, which takes half an hour. */
-    static Stream<Arguments> pairwise() {
+    /**
+     * The usual ones are checked by {@link ProvableTest}; every option of every choice is in one of these. {@code -Dcompositions=pairs} takes so many that
+     * each two options that go together are in one, {@code -Dcompositions=all} takes all.
+     */
+    static Stream<Arguments> checkedWhole() {
+        String asked = System.getProperty("compositions", "options");
         return PackLibrary.ids().stream().flatMap(id -> {
             List<Composition> all = PackLibrary.family(id).compositions();
-            List<Composition> some = "all".equals(System.getProperty("compositions")) ? all : pairs(all);
+            List<Composition> some = asked.equals("all") ? all : asked.equals("pairs") ? covering(all, CompositionTest::pairs)
+                    : covering(all, CompositionTest::options);
             return some.stream().filter(composition -> !composition.usual()).map(c -> Arguments.of(id, c.choices()));
         });
     }
 
-    /** So few, the usual one among them, that each two options that go together do so in one of them. */
-    private static List<Composition> pairs(List<Composition> all) {
+    /** So few, the usual one among them, that whatever each of them all covers is covered by one of these. */
+    private static <T> List<Composition> covering(List<Composition> all, Function<Composition, Set<T>> covers) {
         List<Composition> taken = new ArrayList<>(all.subList(0, 1));
-        Set<Set<Map.Entry<String, String>>> open = new HashSet<>();
-        all.forEach(composition -> open.addAll(pairs(composition)));
-        open.removeAll(pairs(all.get(0)));
+        Set<T> open = new HashSet<>();
+        all.forEach(composition -> open.addAll(covers.apply(composition)));
+        open.removeAll(covers.apply(all.get(0)));
         while (!open.isEmpty()) {
-            Composition best = Collections.max(all, Comparator.comparingLong(c -> pairs(c).stream().filter(open::contains).count()));
-            open.removeAll(pairs(best));
+            Composition best = Collections.max(all, Comparator.comparingLong(c -> covers.apply(c).stream().filter(open::contains).count()));
+            open.removeAll(covers.apply(best));
             taken.add(best);
         }
         return taken;
+    }
+
+    private static Set<Map.Entry<String, String>> options(Composition composition) {
+        return composition.choices().entrySet();
     }
 
     private static Set<Set<Map.Entry<String, String>>> pairs(Composition composition) {
@@ -147,8 +157,8 @@ class CompositionTest {
     }
 
     @ParameterizedTest
-    @MethodSource("pairwise")
-    void everyPairOfOptionsIsInACompositionThatPassesTheWholeCheck(String id, Map<String, String> way) {
+    @MethodSource("checkedWhole")
+    void everyOptionIsInACompositionThatPassesTheWholeCheck(String id, Map<String, String> way) {
         assertThat(PackReader.check(PackLibrary.text(id, way)).faults()).hasSizeGreaterThan(30);
     }
 

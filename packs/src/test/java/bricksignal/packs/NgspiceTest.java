@@ -85,7 +85,7 @@ class NgspiceTest {
     @ParameterizedTest
     @MethodSource("otherCompositions")
     void everyCompositionAgreesInEveryMoment(String family, Map<String, String> choices) throws Exception {
-        UnitModel model = PackReader.read(PackLibrary.text(family, choices));
+        UnitModel model = PackReader.declared(PackReader.flat(PackLibrary.text(family, choices), Map.of()));
         VirtualUnit unit = VirtualUnit.of(model, model.machine());
         String usual = model.scenarios().get(0).id();
         List<Moment> moments = model.moments().stream().filter(moment -> moment.scenario().equals(usual)).toList();

@@ -90,7 +90,7 @@ class ReadAndIdentifyTest {
         assertThat(unit.pack().model().acceptance()).isNotEmpty();
         for (Acceptance limit : unit.pack().model().acceptance()) {
             double mean = ((Prediction.Number) unit.pack().predictions().nominal(unit.pack().catalogue().test(limit.test()))).mean();
-            assertThat(limit.accepts(mean)).as("%s: %s", limit.label(), mean).isTrue();
+            assertThat(unit.pack().model().limit(limit, Map.of()).accepts(mean)).as("%s: %s", limit.label(), mean).isTrue();
         }
     }
 

@@ -13,6 +13,8 @@ import bricksignal.core.unit.Setup;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -20,7 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class TakeRecordsTest {
 
     private static CompiledPack anew(String id) {
-        return Compiled.of(id).pack();
+        return CompiledPack.of(PackReader.read(PackLibrary.text(id)), ErrorModel.defaults());
     }
 
     private static List<HypothesisId> everything(CompiledPack pack) {
@@ -29,9 +31,12 @@ class TakeRecordsTest {
 
     @ParameterizedTest
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    @Execution(ExecutionMode.CONCURRENT)
     void readySaysWhatTheRunsSay(String id) {
         CompiledPack ready = PackLibrary.ready(id);
         CompiledPack anew = anew(id);
+        assertThat(ready.model().faults()).as("which common failures can be felt is known from the records").isEqualTo(anew.model().faults());
+        assertThat(ready.model().checks()).isEqualTo(anew.model().checks());
         assertThat(everything(ready)).isEqualTo(everything(anew));
         for (HypothesisId hypothesis : everything(anew)) {
             for (bricksignal.core.unit.Test test : anew.catalogue().tests()) {
@@ -65,6 +70,6 @@ class TakeRecordsTest {
     @Test
     void recordsOfAnotherUnitAreRefused() {
         assertThatThrownBy(() -> CompiledPack.of(PackReader.read(PackLibrary.text("f1-furnace")), ErrorModel.defaults(),
-                anew("f3-vehicle").records())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit");
+                PackLibrary.ready("f3-vehicle").records())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit");
     }
 }

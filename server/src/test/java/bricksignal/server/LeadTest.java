@@ -95,7 +95,9 @@ class LeadTest {
         JsonNode igniter = StreamSupport.stream(stock.get("lines").spliterator(), false).filter(line -> line.get("family").asString().equals("f1-furnace")
                 && line.get("part").asString().equals("igniter")).findFirst().orElseThrow();
         assertThat(igniter.get("used").asInt()).isGreaterThanOrEqualTo(3);
-        assertThat(igniter.get("carry").asInt()).isPositive();
+        assertThat(igniter.get("all").asInt()).isPositive();
+        assertThat(igniter.get("carry").size()).as("a number for each van").isEqualTo(stock.get("vans").size()).isGreaterThanOrEqualTo(2);
+        assertThat(stock.get("vans")).allSatisfy(van -> assertThat(van.get("filled").asDouble()).isLessThanOrEqualTo(stock.get("litres").asDouble()));
         assertThat(igniter.get("missing").asDouble()).as("a second trip is the cheapest way not to have it").isLessThanOrEqualTo(90);
         assertThat(odile.get("/api/lead/stock.csv").body()).contains("f1-furnace,igniter");
         assertThat(ines.get("/api/lead/stock").status()).isEqualTo(403);

@@ -8,11 +8,15 @@ import com.lowagie.text.pdf.PdfName;
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.StreamSupport;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
@@ -78,13 +82,31 @@ class RecordTest {
     }
 
     @Test
-    void runAndCircuitAreInTheFormatsOfOtherTools() {
+    void runAndCircuitAreInTheFormatsOfOtherTools() throws IOException {
         String visit = igniterVisit();
         ines.add(visit, entry("SEEN", "channel", "inducer", "begins", true, "seconds", 2.5));
         String vcd = ines.get("/api/visits/" + visit + "/run.vcd").body();
-        assertThat(vcd).contains("$timescale 1 ms $end", "$scope module seen $end", "$enddefinitions $end", "#2500\n");
+        JsonNode dump = readByAnother(vcd);
+        assertThat(dump.get("timescale").asString()).isEqualTo("1 ms");
+        assertThat(wave(dump, "seen.inducer")).as("nobody knows how it was at first; seen to come after 2.5 s").isEqualTo("[[\"0\",\"x\"],[\"2500\",\"1\"]]");
+        assertThat(wave(dump, "in_good_order.inducer")).startsWith("[[\"0\",\"0\"],[\"").contains(",\"1\"]");
         assertThat(ines.get("/api/visits/" + visit + "/circuit.cir").body()).startsWith("* ").contains(" AC ");
         assertThat(ines.get("/api/visits/" + visit + "/circuit.cir?moment=never").status()).isEqualTo(422);
+    }
+
+    /** A value change dump as a reader from the npm registry has it (vcd-parser); it is installed with the web module. */
+    private static JsonNode readByAnother(String vcd) throws IOException {
+        Process node = new ProcessBuilder("node_modules/.bin/node", "-e", "require('vcd-parser').parse(require('fs').readFileSync(0, 'utf8'))"
+                + ".then((dump) => console.log(JSON.stringify(dump)))").directory(Path.of("..", "web").toFile()).redirectError(ProcessBuilder.Redirect.INHERIT).start();
+        try (OutputStream in = node.getOutputStream()) {
+            in.write(vcd.getBytes(StandardCharsets.UTF_8));
+        }
+        return Client.read(new String(node.getInputStream().readAllBytes(), StandardCharsets.UTF_8));
+    }
+
+    private static String wave(JsonNode dump, String name) {
+        return StreamSupport.stream(dump.get("signal").spliterator(), false).filter(signal -> signal.get("name").asString().equals(name)).findFirst().orElseThrow()
+                .get("wave").toString();
     }
 
     private static String renamed(String file, JsonNode read) {

@@ -109,6 +109,21 @@ final class Application implements AutoCloseable {
         return Double.NaN;
     }
 
+    /** Says something to its database by psql. */
+    void sql(String command) {
+        try {
+            Process psql = new ProcessBuilder("bash", "-c", "mapfile -t cluster < <(bin/cluster start '" + data + "'); "
+                    + "PGPASSWORD=${cluster[1]} psql -q -v ON_ERROR_STOP=1 -U brick -c \"$0\" \"${cluster[0]#jdbc:}\"", command).inheritIO().start();
+            if (psql.waitFor() != 0) {
+                throw new IllegalStateException("psql refused: " + command);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     boolean alive() {
         return Person.healthy(url());
     }

@@ -21,7 +21,9 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -126,12 +128,24 @@ final class ProvingRun {
     }
 
     private Stream<Item> limits() {
-        return model.acceptance().stream().map(limit -> {
+        Map<String, String> positions = positions();
+        return model.acceptance().stream().map(one -> model.limit(one, positions)).map(limit -> {
             Test.Reading test = (Test.Reading) pack.catalogue().test(limit.test());
             Observation.Reading last = last(test);
             State state = last == null ? State.MISSING : limit.accepts(last.value()) ? State.GOOD : State.BAD;
             return item(test, Message.said(limit.label()), state, band(test, limit), last);
         });
+    }
+
+    /** Where the settings stand now, as far as it was said. */
+    private Map<String, String> positions() {
+        Map<String, String> positions = new LinkedHashMap<>();
+        now.lines().stream().filter(Line::counts).forEach(line -> {
+            if (line.filed().entry() instanceof Entry.SetTo set) {
+                positions.put(set.setting(), set.left());
+            }
+        });
+        return positions;
     }
 
     private Message band(Test.Reading test, Acceptance limit) {

@@ -50,7 +50,7 @@ final class WayOut {
 
     private static Rates rates(Rates r, Figures figures) {
         return new Rates(r.currency(), r.counterMarkup(), figures.counterHours(r.counterHours()), figures.tripHours(r.tripHours()), r.tax(), r.quoteDays(),
-                r.warrantyYears(), figures.unitPrice(r.unitPrice()), r.unitHours(), r.unitYears(), r.disposal(), r.interest(), r.horizonYears(), r.ageing());
+                r.warrantyYears(), figures.unitPrice(r.unitPrice()), r.unitHours(), r.unitYears(), r.disposal(), r.interest(), r.horizonYears(), r.vanLitres(), r.ageing());
     }
 
     WayOutPage page() {
@@ -83,7 +83,7 @@ final class WayOut {
     }
 
     private Part priced(Part part) {
-        return new Part(part.id(), part.label(), part.kind(), figures.price(part.id(), part.price()), part.minutes(), part.stocked(), part.elements(), part.board());
+        return part.at(figures.price(part.id(), part.price()));
     }
 
     /** What a fault of such a unit costs to repair, by how often each comes. */
@@ -118,20 +118,24 @@ final class WayOut {
 
     private Message says(List<Way> ways, boolean proven) {
         Way best = ways.get(0);
-        Message first = ways.size() < 2 ? Message.of("way.only", label(best)) : Message.of("way.best", label(best), new Message.Number(Math.round(ways.get(1)
-                .expected() - best.expected())), label(ways.get(1)), Message.said(rates.currency()));
+        Message first = ways.size() < 2 ? Message.of("way.only", label(best)) : Message.of("way.best", label(best), money(ways.get(1).expected() - best.expected()),
+                label(ways.get(1)));
         return proven ? first : Message.items(Message.Joint.SEMICOLON, List.of(first, Message.of("way.not-proven")));
     }
 
     private Message fastest(List<Way> ways, Way best) {
         Way soonest = ways.stream().min(Comparator.comparingDouble(Way::hours)).orElse(best);
         return soonest.equals(best) ? Message.NOTHING : Message.of("way.soonest", label(soonest), new Message.Number(Math.round(best.hours() - soonest.hours())),
-                new Message.Number(Math.round(soonest.expected() - best.expected())), Message.said(rates.currency()));
+                money(soonest.expected() - best.expected()));
+    }
+
+    private Message money(double amount) {
+        return new Message.Money(amount, rates.currency());
     }
 
     private Message keeps(KeepOrReplace keep) {
-        Message first = Message.of(keep.keep() <= keep.replace() ? "keep.keep" : "keep.replace", new Message.Number(Math.round(Math.abs(keep.replace() - keep.keep()))),
-                new Message.Number(rates.horizonYears()), Message.said(rates.currency()));
+        Message first = Message.of(keep.keep() <= keep.replace() ? "keep.keep" : "keep.replace", money(Math.abs(keep.replace() - keep.keep())),
+                new Message.Number(rates.horizonYears()));
         Message from = Double.isNaN(keep.breakEvenAge()) ? Message.of("keep.never") : Message.of("keep.from", new Message.Number(Math.round(keep.breakEvenAge())));
         return Message.items(Message.Joint.SEMICOLON, List.of(first, from));
     }

@@ -6,6 +6,7 @@ import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -96,6 +97,8 @@ public final class Catalogue {
                     unit(amount.mode())));
         } else if (message instanceof Message.Number number) {
             return Digits.of(number.value());
+        } else if (message instanceof Message.Money money) {
+            return filled("money", List.of(String.format(Locale.ROOT, "%,d", Math.round(money.amount())), money.currency()));
         } else if (message instanceof Message.Share share) {
             return share.share() > 0 && share.share() < 0.01 ? word("share.small")
                     : filled("share", List.of(String.valueOf(Math.round(100 * share.share()))));

@@ -109,6 +109,12 @@ class CatalogueTest {
         assertThat(ENGLISH.words(new Message.Share(share))).isEqualTo(words);
     }
 
+    @ParameterizedTest
+    @CsvSource({"4333.6, '4,334 SKD'", "12, 12 SKD", "0, 0 SKD", "-1234567, '-1,234,567 SKD'"})
+    void moneyIsToldInWholeUnitsWithThousandsApart(double amount, String words) {
+        assertThat(ENGLISH.words(new Message.Money(amount, "SKD"))).isEqualTo(words);
+    }
+
     @Test
     void partsStandInTheirPlacesAndThingsAreJoined() {
         Message both = Message.items(Message.Joint.AND, List.of(Message.said("hose off"), Message.said("vent blocked")));

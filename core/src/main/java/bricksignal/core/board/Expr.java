@@ -1,6 +1,7 @@
 package bricksignal.core.board;
 
 import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Set;
 
 /** A guard or a quantity in a pack: arithmetic, comparison and logic over named values. */
@@ -46,11 +47,34 @@ public sealed interface Expr {
         }
     }
 
-    /** A named value: input, output, state, action, process quantity, parameter, setting, counter. */
-    record Name(String name) implements Expr {
+    /** What kind of thing a name means, by what stands before its first dot. */
+    enum Kind { IN, OUT, STATE, AMPS, VOLTS, ACTION, POWERED, PLAIN }
+
+    /**
+     * A named value: input, output, state, action, process quantity, parameter, setting, counter.
+     *
+     * @param name whole
+     * @param kind what it means
+     * @param of whose value it is: the input, the region, the element; the whole name where that has no kind
+     * @param state that a region is asked for; empty for anything else
+     */
+    record Name(String name, Kind kind, String of, String state) implements Expr {
+
+        private static final Map<String, Kind> KINDS = Map.of("in", Kind.IN, "out", Kind.OUT, "state", Kind.STATE, "amps", Kind.AMPS, "volts", Kind.VOLTS,
+                "action", Kind.ACTION, "powered", Kind.POWERED);
+
+        /** The name as it is written. */
+        public static Name of(String name) {
+            int dot = name.indexOf('.');
+            Kind kind = dot < 0 ? Kind.PLAIN : KINDS.getOrDefault(name.substring(0, dot), Kind.PLAIN);
+            String of = kind == Kind.PLAIN ? name : name.substring(dot + 1);
+            int next = kind == Kind.STATE ? of.indexOf('.') : -1;
+            return next < 0 ? new Name(name, kind, of, "") : new Name(name, kind, of.substring(0, next), of.substring(next + 1));
+        }
+
         @Override
         public double value(Env env) {
-            return env.value(name);
+            return env.value(this);
         }
 
         @Override

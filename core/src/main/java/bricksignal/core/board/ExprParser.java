@@ -92,7 +92,7 @@ public final class ExprParser {
         }
         char first = token.charAt(0);
         if (Character.isLetter(first)) {
-            return new Expr.Name(token);
+            return Expr.Name.of(token);
         }
         if (Character.isDigit(first)) {
             return new Expr.Number(Double.parseDouble(token));

@@ -16,10 +16,11 @@ package bricksignal.core.costing;
  * @param disposal of an old unit, at least 0
  * @param interest a year, a share, 0 to 1
  * @param horizonYears over which keeping and replacing are compared, 1 to 40
+ * @param vanLitres of room that a van has for parts, 1 to 20,000
  * @param ageing how often units fail by their age
  */
 public record Rates(String currency, double counterMarkup, double counterHours, double tripHours, double tax, int quoteDays, double warrantyYears,
-        double unitPrice, double unitHours, double unitYears, double disposal, double interest, double horizonYears, Ageing ageing) {
+        double unitPrice, double unitHours, double unitYears, double disposal, double interest, double horizonYears, double vanLitres, Ageing ageing) {
 
     private static final int LONGEST_SIGN = 5;
     private static final int YEAR_DAYS = 365;
@@ -38,6 +39,7 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
         within("disposal", disposal, 0, 1e6);
         within("interest", interest, 0, 1);
         within("horizonYears", horizonYears, 1, LONGEST_YEARS);
+        within("vanLitres", vanLitres, 1, 20_000);
         if (currency.isBlank() || currency.length() > LONGEST_SIGN) {
             throw new IllegalArgumentException("currency is '" + currency + "'; it must have 1 to " + LONGEST_SIGN + " characters");
         }
@@ -46,7 +48,7 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
     /** The same with another ageing. */
     public Rates ageing(Ageing other) {
         return new Rates(currency, counterMarkup, counterHours, tripHours, tax, quoteDays, warrantyYears, unitPrice, unitHours, unitYears, disposal, interest,
-                horizonYears, other);
+                horizonYears, vanLitres, other);
     }
 
     private static void within(String name, double value, double least, double most) {
@@ -57,6 +59,6 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
 
     /** Invented figures of the demo company. */
     public static Rates defaults() {
-        return new Rates("SKD", 0.6, 2.5, 48, 0.08, 30, 1, 4200, 96, 18, 120, 0.04, 10, new Ageing(1.7, 9));
+        return new Rates("SKD", 0.6, 2.5, 48, 0.08, 30, 1, 4200, 96, 18, 120, 0.04, 10, 250, new Ageing(1.7, 9));
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 
@@ -83,6 +84,11 @@ public final class CompiledPack {
      */
     public static CompiledPack of(UnitModel model, ErrorModel errors, String records) {
         return made(model, errors, new SolvedStates(), Predictions.Keeps.ALL, predictions -> predictions.recall(records));
+    }
+
+    /** The faults whose runs were recorded, by id. */
+    public static Set<String> recorded(String records) {
+        return RecordText.listed(records);
     }
 
     /** What was recorded of the runs of all listed faults and unlisted failures, as text. */

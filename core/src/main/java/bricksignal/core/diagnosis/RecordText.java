@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -30,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class RecordText {
 
+    private static final String LISTED = "listed";
     private static final String SAME = "=";
     private static final String NONE = "-";
     private static final String SPACE = " ";
@@ -67,6 +69,12 @@ final class RecordText {
         }
         all.add(taken(lines, good));
         return all;
+    }
+
+    /** The listed faults that were written of, by id. */
+    static Set<String> listed(String text) {
+        String head = "run\t" + LISTED + "\t";
+        return text.lines().filter(line -> line.startsWith(head)).map(line -> line.split("\t", -1)[2]).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private static void write(StringBuilder text, Taken taken, RunRecord good) {
@@ -167,7 +175,7 @@ final class RecordText {
 
     private static List<String> run(HypothesisId id) {
         if (id instanceof HypothesisId.Single single) {
-            return List.of("listed", single.fault());
+            return List.of(LISTED, single.fault());
         } else if (id instanceof HypothesisId.Milder milder) {
             return List.of("milder", milder.fault());
         } else if (id instanceof HypothesisId.Unlisted unlisted) {
@@ -178,7 +186,7 @@ final class RecordText {
 
     private static HypothesisId run(String kind, String id) {
         return switch (kind) {
-            case "listed" -> new HypothesisId.Single(id);
+            case LISTED -> new HypothesisId.Single(id);
             case "milder" -> new HypothesisId.Milder(id);
             case "unlisted" -> new HypothesisId.Unlisted(id);
             default -> throw new IllegalArgumentException("the records have a run of kind '" + kind + "', which is none; take them anew");

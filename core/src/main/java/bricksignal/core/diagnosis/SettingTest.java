@@ -42,7 +42,7 @@ public final class SettingTest {
     }
 
     private static Expr otherwise(String parameter, double value) {
-        Expr.Name name = new Expr.Name(parameter);
+        Expr.Name name = Expr.Name.of(parameter);
         return new Expr.Binary(Expr.Operator.OR,
                 new Expr.Binary(Expr.Operator.BELOW, name, new Expr.Number(value * (1 - SAME) - SAME)),
                 new Expr.Binary(Expr.Operator.ABOVE, name, new Expr.Number(value * (1 + SAME) + SAME)));

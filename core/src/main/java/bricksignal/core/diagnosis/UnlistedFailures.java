@@ -59,7 +59,7 @@ final class UnlistedFailures {
 
     /** The part that stands for what no list names. */
     static Part part() {
-        return new Part(PART, "", Part.Kind.WIRING, 0, 0, true, List.of(), "");
+        return new Part(PART, "", Part.Kind.WIRING, 0, 0, true, List.of(), "", 0);
     }
 
     private void element(Element e) {

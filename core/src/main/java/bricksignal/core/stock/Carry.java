@@ -26,13 +26,19 @@ public record Carry(Demand demand, double over, double missing, double carrying)
         return missing / (missing + carrying);
     }
 
-    /** How many to carry: the fewest that do in at least the critical share of fillings, at most 50. */
+    /** How many to carry where there is room: the fewest that do in at least the critical share of fillings, at most 50. */
     public int best() {
         int carried = 0;
-        while (carried < MOST && demand.atMost(carried, over) < criticalRatio()) {
+        while (carried < MOST && saved(carried + 1) > 0) {
             carried++;
         }
         return carried;
+    }
+
+    /** What the so-manieth piece saves in expectation, from 1 on; falls with each piece, below 0 where it costs more than it saves or none beyond 50 is carried. */
+    public double saved(int piece) {
+        double wanted = 1 - demand.atMost(piece - 1, over);
+        return piece > MOST ? -carrying : wanted * missing - (1 - wanted) * carrying;
     }
 
     /** What it costs in expectation to carry so many, at least 0: the missed ones and those carried in vain. */

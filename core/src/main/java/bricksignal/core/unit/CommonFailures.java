@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What can be the matter with any unit, made from its model and listed beside what its pack declares: each pin and wire that
@@ -71,9 +72,11 @@ public final class CommonFailures {
     private final List<Solution> nominal;
     private final List<Fault> faults;
     private final Map<String, Test.Check> checks = new LinkedHashMap<>();
+    private final @Nullable Set<String> known;
 
-    private CommonFailures(UnitModel model) {
+    private CommonFailures(UnitModel model, @Nullable Set<String> known) {
         this.model = model;
+        this.known = known;
         this.unit = VirtualUnit.of(model, model.machine(), solved);
         this.nominal = model.watchedScenarios().stream().flatMap(scenario -> unit.run(scenario.id()).intervals().stream())
                 .map(interval -> interval.unit().solution()).distinct().toList();
@@ -81,9 +84,18 @@ public final class CommonFailures {
         model.checks().forEach(check -> checks.put(check.id(), check));
     }
 
-    /** The unit with all of it. */
+    /** The unit with all of it; which failures can be felt and let it settle is found by running each. */
     public static UnitModel added(UnitModel model) {
-        CommonFailures common = new CommonFailures(model);
+        return added(model, null);
+    }
+
+    /**
+     * The same.
+     *
+     * @param known the faults that were found when it was last run, by id: nothing but the unit in good order is run then; null where nobody knows
+     */
+    public static UnitModel added(UnitModel model, @Nullable Set<String> known) {
+        CommonFailures common = new CommonFailures(model, known);
         if (has(model, WIRING)) {
             common.conductors();
         }
@@ -125,7 +137,7 @@ public final class CommonFailures {
         return fault.effects().size() == 1 && fault.effects().get(0) instanceof Effect.OnElement on && on.element().equals(element);
     }
 
-    private void failing(Element.Conductor c, Message label, String part, UnitModel.@org.jspecify.annotations.Nullable Connector connector) {
+    private void failing(Element.Conductor c, Message label, String part, UnitModel.@Nullable Connector connector) {
         double ohms = halving(c);
         if (ohms <= 0) {
             return;
@@ -137,8 +149,9 @@ public final class CommonFailures {
         add("open." + c.id(), Message.of("failure.conductor-open", label, from, to), part, weight, intermittent,
                 new Effect.OnElement(c.id(), Effect.Mode.OPEN, 0), "failure.remedy.conductor");
         Effect half = new Effect.OnElement(c.id(), Effect.Mode.RESISTIVE, ohms);
-        if (!feedsACapacitor(c) && settles(half)) {
-            add("resistive." + c.id(), Message.of("failure.conductor-resistive", label, from, to), part, weight, intermittent, half,
+        String resistive = "resistive." + c.id();
+        if (!feedsACapacitor(c) && (known == null ? settles(half) : known.contains(resistive))) {
+            add(resistive, Message.of("failure.conductor-resistive", label, from, to), part, weight, intermittent, half,
                     "failure.remedy.conductor");
         }
         if (connector != null) {
@@ -212,7 +225,7 @@ public final class CommonFailures {
     }
 
     private void output(String says, String id, Part part, Element.Conductor contact, Effect effect) {
-        if (!declared(effect) && differs(effect)) {
+        if (!declared(effect) && felt(id, effect)) {
             fault(id, Message.of(says, Message.said(part.label()), Message.said(model.pointLabel(contact.b()))), part.id(), OUTPUT_WEIGHT, 0,
                     effect, "failure.remedy.board");
         }
@@ -222,7 +235,7 @@ public final class CommonFailures {
     private void inputs(Part part, Board board) {
         for (Input input : board.inputs()) {
             Effect effect = new Effect.InputDeaf(input.id());
-            if (!declared(effect) && differs(effect)) {
+            if (!declared(effect) && felt("deaf." + input.id(), effect)) {
                 fault("deaf." + input.id(), Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
                         INPUT_WEIGHT, 0, effect, "failure.remedy.board");
             }
@@ -236,9 +249,14 @@ public final class CommonFailures {
                 come.add(interval.unit().states().getOrDefault(region.id(), ""))));
         List<Region.State> left = region.states().stream().filter(state -> come.contains(state.id()) && !state.equals(region.initial()))
                 .toList();
-        left.stream().filter(state -> differs(new Effect.BoardFrozen(board.id(), region.id(), state.id()))).forEach(state -> add("frozen." + board.id() + "." + state.id(), Message.of("failure.board-stuck", Message.said(part.label()),
+        left.stream().filter(state -> felt("frozen." + board.id() + "." + state.id(), new Effect.BoardFrozen(board.id(), region.id(), state.id())))
+                .forEach(state -> add("frozen." + board.id() + "." + state.id(), Message.of("failure.board-stuck", Message.said(part.label()),
                 Message.said(state.id().replace('-', ' '))), part.id(), STUCK_WEIGHT / left.size(), 0,
                 new Effect.BoardFrozen(board.id(), region.id(), state.id()), "failure.remedy.board"));
+    }
+
+    private boolean felt(String id, Effect effect) {
+        return known == null ? differs(effect) : known.contains(id);
     }
 
     /** True if in some watched run something is on for another share of the time than in the unit in good order. */

@@ -13,20 +13,26 @@ import java.util.List;
  * @param stocked whether a van usually has it
  * @param elements the circuit elements it consists of
  * @param board for a board, its id in the machine; empty otherwise
+ * @param litres of room that it takes on a van in its box, at least 0
  */
 public record Part(String id, String label, Kind kind, double price, double minutes, boolean stocked,
-        List<String> elements, String board) {
+        List<String> elements, String board, double litres) {
 
     /** Kinds of part. */
     public enum Kind { BOARD, PART, WIRING, OPERATION }
 
     public Part {
         elements = List.copyOf(elements);
-        if (!(price >= 0) || !(minutes >= 0)) {
-            throw new IllegalArgumentException("part '" + id + "': price and minutes must be at least 0");
+        if (!(price >= 0) || !(minutes >= 0) || !(litres >= 0)) {
+            throw new IllegalArgumentException("part '" + id + "': price, minutes and litres must be at least 0");
         }
         if ((kind == Kind.BOARD) == board.isEmpty()) {
             throw new IllegalArgumentException("part '" + id + "': a part of kind BOARD names its board, and no other does");
         }
+    }
+
+    /** The same at another price, at least 0. */
+    public Part at(double otherPrice) {
+        return new Part(id, label, kind, otherPrice, minutes, stocked, elements, board, litres);
     }
 }

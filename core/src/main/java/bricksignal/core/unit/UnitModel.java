@@ -1,5 +1,6 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.Known;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
@@ -98,6 +99,16 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
      * @param times what one of that number is in the unit of the setting
      */
     public record Suggest(String calculation, String result, double times) {
+    }
+
+    /**
+     * A limit as it is where the settings stand so.
+     *
+     * @param positions by setting; the factory's where nothing is said
+     */
+    public Acceptance limit(Acceptance limit, Map<String, String> positions) {
+        return settings.stream().filter(setting -> setting.id().equals(limit.around())).findFirst()
+                .map(setting -> limit.about(Known.in(setting.options(), positions.getOrDefault(setting.id(), setting.factory())))).orElse(limit);
     }
 
     /** The scenarios that somebody waits in for a stage, the usual one first; others only feed or jump something for a moment. */

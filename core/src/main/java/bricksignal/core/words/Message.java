@@ -34,6 +34,15 @@ public sealed interface Message {
     record Number(double value) implements Message {
     }
 
+    /**
+     * What something costs.
+     *
+     * @param amount in whole units, thousands apart
+     * @param currency its sign or letters
+     */
+    record Money(double amount, String currency) implements Message {
+    }
+
     /** A probability or a share, 0 to 1. */
     record Share(double share) implements Message {
     }

@@ -16,10 +16,10 @@ import org.junit.jupiter.api.Test;
 class WaysOutTest {
 
     private static final Policy POLICY = new Policy(2, 100, 10, 500, Set.of(), School.STRICT);
-    private static final Rates RATES = new Rates("SKD", 0.5, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, new Ageing(1, 10));
+    private static final Rates RATES = new Rates("SKD", 0.5, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10));
 
     private static Part part(String id, Part.Kind kind, double price, boolean stocked) {
-        return new Part(id, id, kind, price, 20, stocked, List.of(), kind == Part.Kind.BOARD ? "board" : "");
+        return new Part(id, id, kind, price, 20, stocked, List.of(), kind == Part.Kind.BOARD ? "board" : "", 2);
     }
 
     private static Situation of(Part part, double probability, List<Situation.Untested> untested, boolean twin) {
@@ -75,13 +75,13 @@ class WaysOutTest {
     @Test
     void presentCostOfWhatComesLater() {
         assertThat(KeepOrReplace.present(60, 0.1, 1) + KeepOrReplace.present(60, 0.1, 2)).isCloseTo(104.132, within(1e-3));
-        Rates twoYears = new Rates("SKD", 0, 0, 0, 0, 30, 0, 1000, 0, 20, 0, 0.1, 2, new Ageing(1, 1));
+        Rates twoYears = new Rates("SKD", 0, 0, 0, 0, 30, 0, 1000, 0, 20, 0, 0.1, 2, 250, new Ageing(1, 1));
         assertThat(KeepOrReplace.faults(twoYears, 60, 7)).as("a fault a year").isCloseTo(104.132, within(1e-3));
     }
 
     @Test
     void atTheBreakEvenAgeBothCostTheSame() {
-        Rates old = new Rates("SKD", 0, 0, 0, 0, 30, 0, 2500, 0, 20, 100, 0.04, 10, new Ageing(2, 8));
+        Rates old = new Rates("SKD", 0, 0, 0, 0, 30, 0, 2500, 0, 20, 100, 0.04, 10, 250, new Ageing(2, 8));
         KeepOrReplace first = KeepOrReplace.of(old, 400, 350, 3);
         assertThat(first.keep()).isLessThan(first.replace());
         KeepOrReplace there = KeepOrReplace.of(old, 400, 350, first.breakEvenAge());
@@ -92,7 +92,7 @@ class WaysOutTest {
 
     @Test
     void unitThatIsNeverWorthReplacingHasNoBreakEvenAge() {
-        Rates dear = new Rates("SKD", 0, 0, 0, 0, 30, 0, 1e6, 0, 20, 0, 0.04, 10, new Ageing(1, 20));
+        Rates dear = new Rates("SKD", 0, 0, 0, 0, 30, 0, 1e6, 0, 20, 0, 0.04, 10, 250, new Ageing(1, 20));
         assertThat(Optional.of(KeepOrReplace.of(dear, 10, 10, 20).breakEvenAge())).hasValueSatisfying(age -> assertThat(age).isNaN());
     }
 
@@ -100,7 +100,7 @@ class WaysOutTest {
     void figuresThatMakeNoSenseAreRefused() {
         assertThatThrownBy(() -> of(part("x", Part.Kind.PART, 1, true), 1.2, List.of(), false)).hasMessageContaining("1.2");
         assertThatThrownBy(() -> new Situation(POLICY, RATES, List.of(), 1, List.of(), 1, 0, -3, false)).hasMessageContaining("-3");
-        assertThatThrownBy(() -> new Rates("SKD", -0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, new Ageing(1, 10))).hasMessageContaining("counterMarkup");
-        assertThatThrownBy(() -> new Rates(" ", 0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, new Ageing(1, 10))).hasMessageContaining("currency");
+        assertThatThrownBy(() -> new Rates("SKD", -0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10))).hasMessageContaining("counterMarkup");
+        assertThatThrownBy(() -> new Rates(" ", 0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10))).hasMessageContaining("currency");
     }
 }

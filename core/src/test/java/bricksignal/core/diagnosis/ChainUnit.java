@@ -52,14 +52,14 @@ public final class ChainUnit {
         points.add(point("n0"));
         for (int i = 1; i <= wires; i++) {
             elements.add(new Element.Conductor("w" + i, "n" + (i - 1), "n" + i, 0.01, true, Double.POSITIVE_INFINITY));
-            parts.add(new Part("wire-" + i, "wire " + i, Part.Kind.WIRING, 2, 5, true, List.of("w" + i), ""));
+            parts.add(new Part("wire-" + i, "wire " + i, Part.Kind.WIRING, 2, 5, true, List.of("w" + i), "", 0));
             faults.add(new Fault("open-" + i, Message.said("wire " + i + " open"), Fault.Kind.FAULT, "wire-" + i, 1,
                     List.of(new Effect.OnElement("w" + i, Effect.Mode.OPEN, 0)), Message.said("mend it"), false, intermittent, 0));
             points.add(point("n" + i));
         }
         elements.add(new Element.Load("coil", "n" + wires, "C", 40, 0));
-        parts.add(new Part("coil", "coil", Part.Kind.PART, 30, 10, true, List.of("coil"), ""));
-        parts.add(new Part("board", "board", Part.Kind.BOARD, 300, 30, true, List.of(), "board"));
+        parts.add(new Part("coil", "coil", Part.Kind.PART, 30, 10, true, List.of("coil"), "", 1));
+        parts.add(new Part("board", "board", Part.Kind.BOARD, 300, 30, true, List.of(), "board", 3));
         faults.add(new Fault("coil-open", Message.said("coil open"), Fault.Kind.FAULT, "coil", 2,
                 List.of(new Effect.OnElement("coil", Effect.Mode.OPEN, 0)), Message.said("change it"), false, 0, 0));
         faults.add(new Fault("nothing", Message.said("nothing wrong now"), Fault.Kind.NOTHING_WRONG, "coil", 1, List.of(), Message.said("leave it"),

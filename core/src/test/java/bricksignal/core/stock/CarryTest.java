@@ -47,6 +47,15 @@ class CarryTest {
         assertThat(new Carry(demand, 1, 0, 1).best()).isZero();
     }
 
+    /** What the next piece saves is what it takes off the cost. */
+    @Test
+    void pieceSavesWhatItTakesOffTheCost() {
+        Carry carry = new Carry(new Demand(1.3, 2), 3, 75, 6);
+        for (int piece = 1; piece <= 12; piece++) {
+            assertThat(carry.saved(piece)).isCloseTo(carry.expectedCost(piece - 1) - carry.expectedCost(piece), within(1e-9));
+        }
+    }
+
     /** The best number is the cheapest of all, by counting out the cost of each. */
     @Test
     void bestIsTheCheapest() {

@@ -10,9 +10,13 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.StreamSupport;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Counts over closed visits; the database counts. */
 @Repository
@@ -21,22 +25,27 @@ class Closed {
     /** A call-back counts against the visit before it. One pass, whatever the number of visits. */
     private static final String VISITS = "with stepped as (select v.*, lead(v.opened_at) over w as next_opened, lead(v.number) over w as next_number from visit v "
             + "where v.opened_at is not null and (v.closed_at >= :from or v.opened_at >= :from) window w as (partition by v.unit_id order by v.opened_at)), "
-            + "closed as (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
+            + "closed as materialized (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
             + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.shop_test, v.skipped, v.opened_at, v.closed_at, "
             + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when " + CallBack.CAME + " then v.next_number end as back "
             + "from stepped v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
             + "where v.closed_at >= :from and v.closed_at < :to) ";
-    private static final String COUNTS = "select grouping(pack) as all_packs, grouping(person) as all_people, coalesce(pack, person, '') as name, "
+    private static final String COUNTS = "select grouping(pack) as \"allPacks\", grouping(person) as \"allPeople\", coalesce(pack, person, '') as name, "
             + "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
             + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes "
             + "from closed group by grouping sets ((), (pack), (person)) order by name";
     private static final int MOST = 60;
+    /** All that the lead looks at is counted of one reading of the visits. */
+    private static final String OVERVIEW = "select cast((select coalesce(json_agg(c), '[]') from (" + COUNTS + ") c) as text) as counts, "
+            + shown("back is not null") + " as backs, " + shown("board_changed") + " as boards";
     private static final double WEEK_DAYS = 7;
 
     private final EntityManager entities;
+    private final JsonMapper json;
 
-    Closed(EntityManager entities) {
+    Closed(EntityManager entities, JsonMapper json) {
         this.entities = entities;
+        this.json = json;
     }
 
     /**
@@ -66,26 +75,16 @@ class Closed {
             String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Long back) {
     }
 
-    /** Figures of all, by family and by person, each by name: nobody is ranked. */
-    record Counted(Figures all, List<Figures> families, List<Figures> people) {
+    /** What closed visits of some days came to; people stand by name, nobody is ranked; those that came back and boards that were changed newest first. */
+    record Overview(Figures all, List<Figures> families, List<Figures> people, List<Shown> backs, List<Shown> boards) {
     }
 
     @Transactional(readOnly = true)
-    Counted counted(LocalDate from, LocalDate to) {
-        List<Tuple> rows = asked(COUNTS, from, to);
-        return new Counted(figures(rows, 1, 1).get(0), figures(rows, 0, 1), figures(rows, 1, 0));
-    }
-
-    /** Those that came back, newest first. */
-    @Transactional(readOnly = true)
-    List<Shown> backs(LocalDate from, LocalDate to) {
-        return shown("where back is not null", from, to);
-    }
-
-    /** Those for which a board was changed, newest first. */
-    @Transactional(readOnly = true)
-    List<Shown> boards(LocalDate from, LocalDate to) {
-        return shown("where board_changed", from, to);
+    Overview overview(LocalDate from, LocalDate to) {
+        Tuple found = asked(OVERVIEW, from, to).get(0);
+        JsonNode counts = json.readTree(text(found, "counts"));
+        return new Overview(figures(counts, 1, 1).get(0), figures(counts, 0, 1), figures(counts, 1, 0), List.of(json.readValue(text(found, "backs"), Shown[].class)),
+                List.of(json.readValue(text(found, "boards"), Shown[].class)));
     }
 
     /** All of them, oldest first. */
@@ -99,14 +98,24 @@ class Closed {
 
     /** How many times each part was repaired, by family and part. */
     @Transactional(readOnly = true)
-    @SuppressWarnings("unchecked")
     Map<String, Map<String, Integer>> used() {
-        Map<String, Map<String, Integer>> used = new LinkedHashMap<>();
-        List<Tuple> rows = entities.createNativeQuery("select u.pack, part, count(*) as times from visit v join unit u on u.id = v.unit_id "
-                + "cross join unnest(string_to_array(v.repaired, ',')) as part where v.closed_at is not null and part <> '' group by u.pack, part", Tuple.class)
-                .getResultList();
-        rows.forEach(t -> used.computeIfAbsent(text(t, "pack"), pack -> new LinkedHashMap<>()).put(text(t, "part"), (int) number(t, "times")));
-        return used;
+        return times("select u.pack, part as what, count(*) as times from visit v join unit u on u.id = v.unit_id "
+                + "cross join unnest(string_to_array(v.repaired, ',')) as part where v.closed_at is not null and part <> '' group by u.pack, part");
+    }
+
+    /** How many visits were made, by family and the name of who made them. */
+    @Transactional(readOnly = true)
+    Map<String, Map<String, Integer>> visits() {
+        return times("select u.pack, a.name as what, count(*) as times from visit v join unit u on u.id = v.unit_id join account a on a.id = v.technician_id "
+                + "where v.closed_at is not null group by u.pack, a.name");
+    }
+
+    @SuppressWarnings("unchecked")
+    private Map<String, Map<String, Integer>> times(String select) {
+        Map<String, Map<String, Integer>> times = new LinkedHashMap<>();
+        ((List<Tuple>) entities.createNativeQuery(select, Tuple.class).getResultList()).forEach(t -> times.computeIfAbsent(text(t, "pack"), pack ->
+                new LinkedHashMap<>()).put(text(t, "what"), (int) number(t, "times")));
+        return times;
     }
 
     /** Weeks since the first visit whose parts were counted was closed; 0 where none was. */
@@ -117,16 +126,15 @@ class Closed {
         return Math.max(0, days.doubleValue() / WEEK_DAYS);
     }
 
-    private static List<Figures> figures(List<Tuple> rows, int allPacks, int allPeople) {
-        return rows.stream().filter(t -> number(t, "all_packs") == allPacks && number(t, "all_people") == allPeople).map(t -> new Figures(text(t, "name"),
-                number(t, "visits"), number(t, "proven"), number(t, "unknown"), number(t, "backs"), number(t, "boards"),
-                t.get("minutes") == null ? null : ((Number) t.get("minutes")).doubleValue())).toList();
+    /** Of all families together or each by itself, of all people or each. */
+    private List<Figures> figures(JsonNode counts, int allPacks, int allPeople) {
+        return StreamSupport.stream(counts.spliterator(), false).filter(c -> c.get("allPacks").asInt() == allPacks && c.get("allPeople").asInt() == allPeople)
+                .map(c -> json.treeToValue(((ObjectNode) c.deepCopy()).without(List.of("allPacks", "allPeople")), Figures.class)).toList();
     }
 
-    private List<Shown> shown(String where, LocalDate from, LocalDate to) {
-        return asked("select * from closed " + where + " order by closed_at desc limit " + MOST, from, to).stream().map(t -> new Shown((UUID) t.get("id"),
-                number(t, "number"), text(t, "site"), text(t, "unit"), text(t, "person"), text(t, "verdict"), Boolean.TRUE.equals(t.get("proven")),
-                ((Number) t.get("skipped")).intValue(), t.get("back") == null ? null : number(t, "back"), (String) t.get("shop_test"))).toList();
+    private static String shown(String where) {
+        return "cast((select coalesce(json_agg(s), '[]') from (select id, number, site, unit, person, verdict, coalesce(proven, false) as proven, skipped, back, "
+                + "shop_test as \"shopTest\" from closed where " + where + " order by closed_at desc limit " + MOST + ") s) as text)";
     }
 
     @SuppressWarnings("unchecked")

@@ -25,15 +25,10 @@ class LeadController {
         this.closed = closed;
     }
 
-    /** What closed visits of some days came to; people stand by name, nobody is ranked. */
-    record Overview(Closed.Figures all, List<Closed.Figures> families, List<Closed.Figures> people, List<Closed.Shown> backs, List<Closed.Shown> boards) {
-    }
-
     @GetMapping("/api/lead/overview")
-    Overview overview(@RequestParam LocalDate from, @RequestParam LocalDate to) {
+    Closed.Overview overview(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         check(from, to);
-        Closed.Counted counted = closed.counted(from, to);
-        return new Overview(counted.all(), counted.families(), counted.people(), closed.backs(from, to), closed.boards(from, to));
+        return closed.overview(from, to);
     }
 
     @GetMapping("/api/lead/visits.csv")

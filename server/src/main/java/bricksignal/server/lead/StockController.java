@@ -3,6 +3,8 @@ package bricksignal.server.lead;
 import bricksignal.casework.page.StockPage;
 import bricksignal.core.costing.Rates;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
 import bricksignal.server.learning.OwnAgeing;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.policy.PolicyService;
@@ -13,7 +15,6 @@ import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,14 +32,16 @@ class StockController {
     private final SiteService sites;
     private final PolicyService policy;
     private final OwnAgeing ageing;
+    private final Accounts accounts;
     private final Closed closed;
     private final Workbench workbench;
 
-    StockController(Packs packs, SiteService sites, PolicyService policy, OwnAgeing ageing, Closed closed, Workbench workbench) {
+    StockController(Packs packs, SiteService sites, PolicyService policy, OwnAgeing ageing, Accounts accounts, Closed closed, Workbench workbench) {
         this.packs = packs;
         this.sites = sites;
         this.policy = policy;
         this.ageing = ageing;
+        this.accounts = accounts;
         this.closed = closed;
         this.workbench = workbench;
     }
@@ -49,24 +52,34 @@ class StockController {
         Map<String, List<SiteUnit>> units = new LinkedHashMap<>();
         sites.units().forEach(unit -> units.computeIfAbsent(unit.pack(), pack -> new ArrayList<>()).add(unit));
         Map<String, Map<String, Integer>> used = closed.used();
+        Map<String, Map<String, Integer>> visits = closed.visits();
+        List<String> vans = accounts.findByRoleOrderByName(Account.Role.TECHNICIAN).stream().map(Account::name).toList();
         double weeks = closed.weeks();
         List<StockPage.Fleet> fleets = packs.models().stream().map(model -> fleet(model, units.getOrDefault(model.id(), List.of()),
-                used.getOrDefault(model.id(), Map.of()), weeks, rates)).toList();
-        return workbench.at(() -> StockPage.of(fleets, rates, policy.current()));
+                used.getOrDefault(model.id(), Map.of()), weeks, visits.getOrDefault(model.id(), Map.of()), rates)).toList();
+        return workbench.at(() -> StockPage.of(fleets, vans, rates, policy.current()));
     }
 
     @GetMapping("/api/lead/stock.csv")
     ResponseEntity<String> csv() {
-        String text = CsvText.of(List.of("family", "part", "label", "a year", "used", "price", "missing costs", "carry"), stock().lines().stream().map(line ->
-                Arrays.asList(line.family(), line.part(), line.label(), line.aYear(), line.used(), line.price(), line.missing(), line.carry())));
+        StockPage stock = stock();
+        List<String> titles = new ArrayList<>(List.of("family", "part", "label", "a year", "used", "price", "missing costs", "litres", "all vans"));
+        stock.vans().forEach(van -> titles.add(van.who()));
+        String text = CsvText.of(titles, stock.lines().stream().map(line -> {
+            List<Object> cells = new ArrayList<>(List.of(line.family(), line.part(), line.label(), line.aYear(), line.used(), line.price(), line.missing(),
+                    line.litres(), line.all()));
+            cells.addAll(line.carry());
+            return cells;
+        }));
         return Download.of("van-stock.csv", Download.CSV, text);
     }
 
     /** A unit whose year nobody knows counts as half its life old. */
-    private static StockPage.Fleet fleet(UnitModel model, List<SiteUnit> units, Map<String, Integer> used, double weeks, Rates rates) {
+    private static StockPage.Fleet fleet(UnitModel model, List<SiteUnit> units, Map<String, Integer> used, double weeks,
+            Map<String, Integer> visits, Rates rates) {
         int now = LocalDate.now(java.time.ZoneId.systemDefault()).getYear();
         double age = units.stream().map(SiteUnit::installedYear).mapToDouble(year -> year == null ? rates.unitYears() / 2 : Math.max(0, now - year)).average()
                 .orElse(0);
-        return new StockPage.Fleet(model, units.size(), age, used, weeks);
+        return new StockPage.Fleet(model, units.size(), age, used, weeks, visits);
     }
 }

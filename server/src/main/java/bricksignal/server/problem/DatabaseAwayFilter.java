@@ -5,6 +5,8 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -19,6 +21,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class DatabaseAwayFilter extends OncePerRequestFilter {
+
+    private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
 
     private final Problems problems;
 
@@ -36,8 +40,14 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
                 throw failure;
             }
             response.reset();
-            response.setHeader("Retry-After", "2");
-            problems.write(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.MESSAGE);
+            if (DatabaseAway.is(failure)) {
+                response.setHeader("Retry-After", "2");
+                problems.write(response, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.MESSAGE);
+            } else {
+                LOG.error("a mistake of the program at {}", request.getRequestURI(), failure);
+                problems.write(response, HttpStatus.INTERNAL_SERVER_ERROR, "Something is wrong in the program here, and it is written down for those who look after it. "
+                        + "What you entered stays on this screen. Go another way, or try again later.");
+            }
         }
     }
 }

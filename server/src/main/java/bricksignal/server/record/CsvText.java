@@ -19,11 +19,11 @@ public final class CsvText {
     private CsvText() {
     }
 
-    /** Rows under their heads; texts among their cells are made harmless. */
+    /** Rows under their heads; texts are made harmless. */
     public static String of(List<String> heads, Stream<List<@Nullable Object>> rows) {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter to = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            to.printRecord(heads);
+            to.printRecord(heads.stream().map(CsvText::harmless).toList());
             for (List<@Nullable Object> row : (Iterable<List<@Nullable Object>>) rows::iterator) {
                 to.printRecord(row.stream().map(cell -> cell instanceof String said ? harmless(said) : cell).toList());
             }

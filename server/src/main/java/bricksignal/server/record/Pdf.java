@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
@@ -27,7 +28,7 @@ public class Pdf {
 
     private final TemplateEngine templates = new TemplateEngine();
 
-    Pdf() {
+    Pdf(@Value("${brick.warm}") boolean warm) {
         CHATTER.setLevel(Level.SEVERE);
         ClassLoaderTemplateResolver files = new ClassLoaderTemplateResolver();
         files.setPrefix("templates/");
@@ -35,6 +36,16 @@ public class Pdf {
         files.setTemplateMode(TemplateMode.HTML);
         files.setCharacterEncoding("UTF-8");
         templates.setTemplateResolver(files);
+        if (warm) {
+            warmUp();
+        }
+    }
+
+    /** The first document takes a second and a half, most of it reading the faces and the library: nobody waits for that when it is done beside the start. */
+    private void warmUp() {
+        Thread beside = new Thread(() -> of("trial", Map.of("text", "0"), Paper.A4), "first-document");
+        beside.setDaemon(true);
+        beside.start();
     }
 
     /** Sizes of paper (ISO 216; ANSI/ASME Y14.1). */

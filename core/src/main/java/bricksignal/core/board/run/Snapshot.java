@@ -39,40 +39,32 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
 
         @Override
         public double value(String name) {
-            Motion motion = unit.motions.get(name);
-            if (motion != null) {
-                return motion.at(instant);
-            }
-            Double fixed = unit.values.get(name);
-            if (fixed != null) {
-                return fixed;
-            }
-            if (name.equals("elapsed") && !region.isEmpty()) {
-                return instant - unit.entered.getOrDefault(region, instant);
-            }
-            return prefixed(name);
+            return value(Expr.Name.of(name));
         }
 
-        private double prefixed(String name) {
-            int dot = name.indexOf('.');
-            String kind = dot < 0 ? name : name.substring(0, dot);
-            String rest = name.substring(dot + 1);
-            return switch (kind) {
-                case "in" -> truth(known(unit.inputs.get(rest), name));
-                case "out" -> truth(unit.outputs.contains(rest));
-                case "state" -> inState(rest, name);
-                case "amps" -> unit.solution.rms(rest);
-                case "volts" -> unit.solution.rms(rest, unit.solution.circuit().reference());
-                case "action" -> 0;
-                case "powered" -> truth(unit.powered.contains(rest));
-                default -> throw new IllegalArgumentException("'" + name + "' is not a name this unit knows");
+        @Override
+        public double value(Expr.Name name) {
+            return switch (name.kind()) {
+                case IN -> truth(known(unit.inputs.get(name.of()), name));
+                case OUT -> truth(unit.outputs.contains(name.of()));
+                case STATE -> truth(known(unit.states.get(name.of()), name).equals(name.state()));
+                case AMPS -> unit.solution.rms(name.of());
+                case VOLTS -> unit.solution.rms(name.of(), unit.solution.circuit().reference());
+                case ACTION -> unit.values.getOrDefault(name.name(), 0.0);
+                case POWERED -> truth(unit.powered.contains(name.of()));
+                case PLAIN -> plain(name);
             };
         }
 
-        private double inState(String rest, String name) {
-            int dot = rest.indexOf('.');
-            String state = known(unit.states.get(dot < 0 ? rest : rest.substring(0, dot)), name);
-            return truth(state.equals(rest.substring(dot + 1)));
+        private double plain(Expr.Name name) {
+            Motion motion = unit.motions.get(name.name());
+            if (motion != null) {
+                return motion.at(instant);
+            }
+            if (name.name().equals("elapsed") && !region.isEmpty()) {
+                return instant - unit.entered.getOrDefault(region, instant);
+            }
+            return known(unit.values.get(name.name()), name);
         }
 
         @Override
@@ -90,9 +82,9 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
             return truth ? 1 : 0;
         }
 
-        private static <T> T known(@org.jspecify.annotations.Nullable T value, String name) {
+        private static <T> T known(@org.jspecify.annotations.Nullable T value, Expr.Name name) {
             if (value == null) {
-                throw new IllegalArgumentException("'" + name + "' is not a name this unit knows");
+                throw new IllegalArgumentException("'" + name.name() + "' is not a name this unit knows");
             }
             return value;
         }

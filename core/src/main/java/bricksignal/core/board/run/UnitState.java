@@ -18,11 +18,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The changing half of a simulation: positions, inputs, board states and process values of one machine. */
 final class UnitState {
 
     private Machine machine;
+    private Moved moved;
     private SolvedStates.Wiring wiring;
     private final BitSet closed;
     private final BitSet blown = new BitSet();
@@ -36,9 +38,36 @@ final class UnitState {
     private final Map<String, String> poweredStates = new LinkedHashMap<>();
     private final Map<String, LampPattern> lamps = new LinkedHashMap<>();
     private final Set<String> outputs = new LinkedHashSet<>();
+    /** Boards without power that stand in their first states. */
+    private final Set<String> resting = new LinkedHashSet<>();
+    /** What the fuses and the inputs were last asked at: they say the same of the same solution. */
+    private @Nullable Solution fused;
+    private @Nullable Solution sensed;
+
+    /** The elements that something moves, by their place in the circuit: follows a condition, moves and stays, blows. */
+    private record Moved(Map<Integer, Expr> follow, Map<Integer, Rule.Latches> latch, Map<Integer, Element.Conductor> blow) {
+
+        static Moved of(Machine machine) {
+            Moved moved = new Moved(new LinkedHashMap<>(), new LinkedHashMap<>(), new LinkedHashMap<>());
+            List<Element> elements = machine.circuit().elements();
+            for (int i = 0; i < elements.size(); i++) {
+                Rule rule = machine.rules().get(elements.get(i).id());
+                if (rule instanceof Rule.Follows follows) {
+                    moved.follow.put(i, follows.closed());
+                } else if (rule instanceof Rule.Latches latches) {
+                    moved.latch.put(i, latches);
+                }
+                if (elements.get(i) instanceof Element.Conductor c && c.fuseAmps() < Double.POSITIVE_INFINITY) {
+                    moved.blow.put(i, c);
+                }
+            }
+            return moved;
+        }
+    }
 
     UnitState(Machine machine, SolvedStates solved) {
         this.machine = machine;
+        this.moved = Moved.of(machine);
         this.wiring = solved.of(machine.circuit());
         this.closed = Positions.of(machine.circuit());
         values.putAll(machine.parameters());
@@ -54,6 +83,7 @@ final class UnitState {
     /** Goes on as another machine of the same elements, boards, states and process values. What no rule moves stands as it has it. */
     void become(Machine other, SolvedStates solved) {
         machine = other;
+        moved = Moved.of(other);
         wiring = solved.of(other.circuit());
         BitSet resting = Positions.of(other.circuit());
         List<Element> elements = other.circuit().elements();
@@ -79,37 +109,39 @@ final class UnitState {
     boolean solve(double time) {
         Solution before = solution;
         Env env = now(time).at(time);
-        List<Element> elements = machine.circuit().elements();
-        for (int i = 0; i < elements.size(); i++) {
-            if (machine.rules().get(elements.get(i).id()) instanceof Rule.Follows follows) {
-                closed.set(i, follows.closed().holds(env));
-            }
-        }
+        moved.follow.forEach((at, condition) -> closed.set(at, condition.holds(env)));
         closed.andNot(blown);
         solution = wiring.at(closed);
-        for (int i = 0; i < elements.size(); i++) {
-            if (elements.get(i) instanceof Element.Conductor c && closed.get(i)
-                    && c.fuseAmps() < Double.POSITIVE_INFINITY && solution.rms(c.id()) > c.fuseAmps()) {
-                blown.set(i);
-            }
+        if (solution != fused) {
+            fused = solution;
+            moved.blow.forEach((at, fuse) -> {
+                if (closed.get(at) && solution.rms(fuse.id()) > fuse.fuseAmps()) {
+                    blown.set(at);
+                }
+            });
         }
         return solution != before || closed.intersects(blown);
     }
 
     /** Reads the boards' supplies and inputs; a board that gets its supply now starts now. */
     boolean sense(double time) {
+        if (solution == sensed) {
+            return false;
+        }
+        sensed = solution;
         boolean changed = false;
         for (Board board : machine.boards()) {
             boolean fed = solution.rms(board.supplyPlus(), board.supplyMinus()) >= board.supplyVolts();
             boolean starts = fed && powered.add(board.id());
             if (starts) {
+                resting.remove(board.id());
                 board.regions().forEach(region -> entered.put(region.id(), time));
             }
             changed |= starts || !fed && powered.remove(board.id());
             for (Input input : board.inputs()) {
-                double sensed = sensed(input);
+                double shown = shown(input);
                 boolean was = Known.in(inputs, input.id());
-                boolean is = was ? sensed > input.off() : sensed >= input.on();
+                boolean is = was ? shown > input.off() : shown >= input.on();
                 inputs.put(input.id(), is);
                 changed |= was != is;
             }
@@ -118,7 +150,7 @@ final class UnitState {
         return changed;
     }
 
-    private double sensed(Input input) {
+    private double shown(Input input) {
         return input instanceof Input.Voltage v ? solution.rms(v.plus(), v.minus())
                 : Math.abs(solution.directAmps(((Input.FlameCurrent) input).element()));
     }
@@ -148,9 +180,8 @@ final class UnitState {
     boolean decide(double time) {
         boolean changed = false;
         for (Board board : machine.boards()) {
-            changed |= powered.contains(board.id()) ? step(board, time) : restart(board, time);
+            changed |= powered.contains(board.id()) ? step(board, time) : resting.add(board.id()) && restart(board, time);
         }
-        show();
         return changed;
     }
 
@@ -176,15 +207,12 @@ final class UnitState {
     boolean latch(double time) {
         Env env = now(time).at(time);
         boolean changed = false;
-        List<Element> elements = machine.circuit().elements();
-        for (int i = 0; i < elements.size(); i++) {
-            if (machine.rules().get(elements.get(i).id()) instanceof Rule.Latches latches) {
-                Expr closes = latches.closes();
-                boolean was = closed.get(i);
-                boolean is = was ? !latches.opens().holds(env) : closes != null && closes.holds(env);
-                closed.set(i, is);
-                changed |= was != is;
-            }
+        for (Map.Entry<Integer, Rule.Latches> one : moved.latch.entrySet()) {
+            Expr closes = one.getValue().closes();
+            boolean was = closed.get(one.getKey());
+            boolean is = was ? !one.getValue().opens().holds(env) : closes != null && closes.holds(env);
+            closed.set(one.getKey(), is);
+            changed |= was != is;
         }
         return changed;
     }

@@ -18,13 +18,13 @@ final class Analysis {
     /**
      * Solves.
      *
-     * @param factoring makes the factors of the matrix; asked again where they were let go and are needed
+     * @param made the factors of the matrix
+     * @param factoring makes them again where they were let go and are needed
      */
-    Analysis(Circuit circuit, int[] branchOf, Supplier<ComplexLu> factoring, double[] rightHandSide, boolean regularised) {
+    Analysis(Circuit circuit, int[] branchOf, ComplexLu made, Supplier<ComplexLu> factoring, double[] rightHandSide, boolean regularised) {
         this.circuit = circuit;
         this.branchOf = branchOf;
         this.factoring = factoring;
-        ComplexLu made = factoring.get();
         this.factors = made;
         this.singular = made.singular();
         this.solution = singular ? rightHandSide : made.solve(rightHandSide);

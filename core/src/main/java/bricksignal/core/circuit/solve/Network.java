@@ -63,7 +63,7 @@ final class Network {
 
     private static Analysis attempt(Circuit circuit, Predicate<Element> isBranch, Stamp stamp, double extraOhms) {
         Network network = stamped(circuit, isBranch, stamp, extraOhms);
-        return new Analysis(circuit, network.branchOf, () -> ComplexLu.factor(stamped(circuit, isBranch, stamp, extraOhms).matrix),
+        return new Analysis(circuit, network.branchOf, ComplexLu.factor(network.matrix), () -> ComplexLu.factor(stamped(circuit, isBranch, stamp, extraOhms).matrix),
                 network.rightHandSide, extraOhms > 0);
     }
 

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import type { Family } from '../api/client'
+import type { Typed } from './draft'
+
+/** The switches of a board: what each position means, and where the factory leaves it. */
+defineProps<{ family: Family; said: (path: string) => string }>()
+const typed = defineModel<Typed>({ required: true })
+</script>
+
+<template>
+  <details>
+    <summary class="h5">Switches</summary>
+    <div v-for="s in family.settings" :key="s.id">
+      <h3 class="eyebrow">{{ s.label }}, {{ s.unit }}</h3>
+      <div v-if="typed.settings[s.id]" class="values">
+        <div v-for="(o, i) in typed.settings[s.id]!.options" :key="i" class="pair">
+          <input
+            v-model="o.position"
+            class="form-control field"
+            :placeholder="Object.keys(s.options)[i] ?? 'position'"
+            :aria-label="`${s.label}: position ${i + 1}`"
+          />
+          <input
+            v-model="o.value"
+            class="form-control field num"
+            inputmode="decimal"
+            :placeholder="String(Object.values(s.options)[i] ?? '')"
+            :aria-label="`${s.label}: value ${i + 1}`"
+          />
+        </div>
+        <div>
+          <label :for="`fac-${s.id}`">factory position</label>
+          <input :id="`fac-${s.id}`" v-model="typed.settings[s.id]!.factory" class="form-control field" />
+        </div>
+      </div>
+      <p v-if="said(`/settings/${s.id}`)" class="problem">{{ said(`/settings/${s.id}`) }}</p>
+    </div>
+  </details>
+</template>
+
+<style scoped lang="scss">
+.values {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+  gap: 0.75rem 1.25rem;
+  align-items: end;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
+  gap: 4px;
+}
+label {
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { answer, api } from '../api/client'
+import type { components } from '../api/schema'
+import { money } from '../visit/money'
+
+/** What each van should carry, one van at a time or all of them together. */
+type Stock = components['schemas']['StockPage']
+const { data, error } = useQuery({
+  queryKey: ['stock'],
+  queryFn: () => answer<Stock>(api.GET('/api/lead/stock')),
+})
+const ALL = -1
+const chosen = ref(ALL)
+const van = computed(() => data.value?.vans[chosen.value])
+const carried = (line: Stock['lines'][number]) => (chosen.value === ALL ? line.all : line.carry[chosen.value]!)
+const lines = computed(() => data.value?.lines.filter((line) => chosen.value === ALL || carried(line) > 0) ?? [])
+</script>
+
+<template>
+  <section v-if="error || data?.lines.length" data-test="stock">
+    <h2 class="h5">What the vans should carry for a week</h2>
+    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
+    <template v-else-if="data">
+      <p class="soft">
+        By the units that are looked after, their age, what was wanted for them, and who goes there: as many as are
+        worth their room.
+      </p>
+      <div class="vans">
+        <label
+          >Van
+          <select v-model="chosen" class="form-select" data-test="van">
+            <option :value="ALL">All together</option>
+            <option v-for="(one, i) in data.vans" :key="one.who" :value="i">{{ one.who }}</option>
+          </select>
+        </label>
+        <p v-if="van" class="num room" data-test="room">
+          <meter :value="van.filled" :max="data.litres" />
+          {{ Math.round(van.filled) }} of {{ Math.round(data.litres) }} l taken
+        </p>
+        <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
+      </div>
+      <p v-if="!lines.length">Nothing is worth its room on this van. What is wanted comes from the counter.</p>
+      <table v-else class="table num">
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">Carry</th>
+            <th scope="col">A year</th>
+            <th scope="col">Used</th>
+            <th scope="col">Room</th>
+            <th scope="col">To miss it costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in lines" :key="line.family + line.part">
+            <td>
+              {{ line.label }} <span class="soft">{{ line.family }}</span>
+            </td>
+            <td>
+              <strong>{{ carried(line) }}</strong>
+            </td>
+            <td>{{ line.aYear.toFixed(1) }}</td>
+            <td>{{ line.used }}</td>
+            <td>{{ line.litres }} l</td>
+            <td>{{ money(line.missing, data.currency) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </section>
+</template>
+
+<style scoped lang="scss">
+section {
+  margin-top: 1.5rem;
+}
+.vans {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.75rem 1.25rem;
+  margin-bottom: 1rem;
+}
+.room {
+  margin: 0;
+  display: grid;
+  gap: 0.25rem;
+}
+meter {
+  width: 12rem;
+}
+</style>
