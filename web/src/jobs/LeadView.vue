@@ -5,6 +5,7 @@ import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
 import { shiftDay, today } from './day'
+import FewFirst from './FewFirst.vue'
 import FigureBars from './FigureBars.vue'
 import ShopTest from './ShopTest.vue'
 import VanStock from './VanStock.vue'
@@ -44,26 +45,26 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
       <FigureBars title="By person, by name" :figures="data.people" />
       <section v-if="data.backs.length">
         <h2 class="h5">Came back within 30 days, and what had not been shown</h2>
-        <ul>
-          <li v-for="v in data.backs" :key="v.id">
+        <FewFirst :items="data.backs">
+          <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}:
             {{ v.verdict || 'no verdict' }}, {{ v.person }}.
             <strong>{{
               v.proven ? (v.skipped ? `proven, ${v.skipped} things skipped` : 'proven') : 'not proven'
             }}</strong>
             <span class="soft"> came back as {{ v.back }}</span>
-          </li>
-        </ul>
+          </template>
+        </FewFirst>
       </section>
       <section v-if="data.boards.length">
         <h2 class="h5">Boards changed, and what became of them</h2>
-        <ul>
-          <li v-for="v in data.boards" :key="v.id">
+        <FewFirst :items="data.boards">
+          <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.
             <strong>{{ v.back ? `came back as ${v.back}` : 'has not come back' }}</strong>
             <ShopTest :visit="v.id" :found="v.shopTest" @kept="refetch()" />
-          </li>
-        </ul>
+          </template>
+        </FewFirst>
       </section>
     </template>
     <VanStock />
@@ -80,8 +81,5 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
 }
 section {
   margin-top: 1.5rem;
-}
-li {
-  padding: 0.25rem 0;
 }
 </style>

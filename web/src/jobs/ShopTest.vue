@@ -30,10 +30,10 @@ function keep(found: Found) {
 
 <style scoped lang="scss">
 .shop {
-  display: inline-flex;
+  display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 0.5rem;
-  margin-left: 0.5rem;
+  margin-top: 0.25rem;
 }
 </style>

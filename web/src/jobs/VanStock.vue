@@ -36,7 +36,9 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
           </select>
         </label>
         <p v-if="van" class="num room" data-test="room">
-          <meter :value="van.filled" :max="data.litres" />
+          <span class="track" aria-hidden="true"
+            ><span :style="{ width: `${(100 * van.filled) / data.litres}%` }"></span
+          ></span>
           {{ Math.round(van.filled) }} of {{ Math.round(data.litres) }} l taken
         </p>
         <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
@@ -88,7 +90,15 @@ section {
   display: grid;
   gap: 0.25rem;
 }
-meter {
+.track {
+  display: block;
   width: 12rem;
+  height: 0.9rem;
+  border: 2px solid var(--line);
+}
+.track span {
+  display: block;
+  height: 100%;
+  background: var(--ink);
 }
 </style>

@@ -89,12 +89,26 @@ describe('what the lead sees', () => {
     const stock = made.find('[data-test=stock]')
     expect(stock.text()).toContain('5.2')
     expect(stock.find('[data-test=room]').exists()).toBe(false)
-    await stock.find('[data-test=van]').setValue(0)
+    await stock.find('[data-test=van]').setValue('0')
     expect(stock.find('[data-test=room]').text()).toContain('84 of 250 l')
     expect(stock.find('tbody strong').text()).toBe('2')
-    await stock.find('[data-test=van]').setValue(1)
+    await stock.find('[data-test=van]').setValue('1')
     expect(stock.find('tbody').exists()).toBe(false)
     expect(stock.text()).toContain('Nothing is worth its room on this van')
+  })
+
+  it('shows few of a long list until somebody asks for all', async () => {
+    const many = Array.from({ length: 11 }, (_, i) => ({ ...shown, id: `b${i}`, proven: true, back: null }))
+    const made = await page((path) =>
+      path === '/api/lead/stock'
+        ? json({ currency: 'SKD', litres: 250, vans: [], lines: [] })
+        : json({ all: figures, families: [figures], people: [figures], backs: [], boards: many }),
+    )
+    expect(made.findAll('li')).toHaveLength(8)
+    expect(made.find('[data-test=stock]').exists()).toBe(false)
+    await made.get('[data-test=all]').trigger('click')
+    expect(made.findAll('li')).toHaveLength(11)
+    expect(made.find('[data-test=all]').exists()).toBe(false)
   })
 
   it('says why nothing is shown', async () => {

@@ -49,7 +49,8 @@ public final class RecordBench {
         ways(figures, sites);
         String longest = opened(sites, "f1-furnace");
         for (int i = 0; i < LONG_VISIT; i++) {
-            good(ines.post("/api/visits/" + longest + "/log", Person.entry("NOTE", "text", "Looked at the unit again, round " + i + ": as before.")));
+            good(ines.post("/api/visits/" + longest + "/log", i % 2 == 0 ? Person.entry("NOTE", "text", "Looked at the unit again, round " + i + ": as before.")
+                    : Person.entry("READING", "test", "v.L1.standby", "reading", String.valueOf(118 + i % 5))));
         }
         tell(figures, "pdfOf" + LONG_VISIT, () -> ines.get("/api/visits/" + longest + "/report.pdf?paper=A4"));
         figures.put("pdfOf" + LONG_VISIT + "Kilobytes", ines.get("/api/visits/" + longest + "/report.pdf?paper=A4").bytes() / 1024);

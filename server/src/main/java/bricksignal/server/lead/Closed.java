@@ -22,22 +22,26 @@ import tools.jackson.databind.node.ObjectNode;
 @Repository
 class Closed {
 
-    /** A call-back counts against the visit before it. One pass, whatever the number of visits. */
-    private static final String VISITS = "with stepped as (select v.*, lead(v.opened_at) over w as next_opened, lead(v.number) over w as next_number from visit v "
-            + "where v.opened_at is not null and (v.closed_at >= :from or v.opened_at >= :from) window w as (partition by v.unit_id order by v.opened_at)), "
-            + "closed as materialized (select v.number, v.id, u.pack, u.label as unit, s.name as site, a.name as person, v.complaint, "
-            + "coalesce(v.verdict, '') as verdict, coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.shop_test, v.skipped, v.opened_at, v.closed_at, "
-            + "extract(epoch from v.closed_at - v.opened_at) / 60 as minutes, case when " + CallBack.CAME + " then v.next_number end as back "
-            + "from stepped v join unit u on u.id = v.unit_id join site s on s.id = u.site_id join account a on a.id = v.technician_id "
-            + "where v.closed_at >= :from and v.closed_at < :to) ";
-    private static final String COUNTS = "select grouping(pack) as \"allPacks\", grouping(person) as \"allPeople\", coalesce(pack, person, '') as name, "
+    private static final int MOST = 60;
+    /** A call-back counts against the visit before it. One pass, whatever the number of visits, over no more of each than is counted. */
+    private static final String VISITS = "with stepped as (select id, unit_id, technician_id, opened_at, closed_at, proven, board_changed, "
+            + "lead(opened_at) over w as next_opened, lead(number) over w as next_number from visit where opened_at is not null "
+            + "and (closed_at >= :from or opened_at >= :from) window w as (partition by unit_id order by opened_at)), "
+            + "closed as materialized (select v.id, u.pack, v.technician_id, v.proven, v.board_changed, v.closed_at, "
+            + "cast(extract(epoch from v.closed_at - v.opened_at) as double precision) / 60 as minutes, case when " + CallBack.CAME + " then v.next_number end as back "
+            + "from stepped v join unit u on u.id = v.unit_id where v.closed_at >= :from and v.closed_at < :to) ";
+    private static final String NAMED = " c join visit v on v.id = c.id join unit u on u.id = v.unit_id join site s on s.id = u.site_id "
+            + "join account a on a.id = v.technician_id order by c.closed_at";
+    private static final String ROWS = "select v.number, c.pack, s.name as site, u.label as unit, a.name as person, v.complaint, coalesce(v.verdict, '') as verdict, "
+            + "coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, c.minutes, c.back from closed" + NAMED;
+    private static final String COUNTS = "select grouping(pack) as \"allPacks\", grouping(technician_id) as \"allPeople\", "
+            + "coalesce(pack, (select name from account where id = technician_id), '') as name, "
             + "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
             + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes "
-            + "from closed group by grouping sets ((), (pack), (person)) order by name";
-    private static final int MOST = 60;
+            + "from closed group by grouping sets ((), (pack), (technician_id)) order by name";
     /** All that the lead looks at is counted of one reading of the visits. */
-    private static final String OVERVIEW = "select cast((select coalesce(json_agg(c), '[]') from (" + COUNTS + ") c) as text) as counts, "
-            + shown("back is not null") + " as backs, " + shown("board_changed") + " as boards";
+    private static final String OVERVIEW = "select " + list(COUNTS) + " as counts, " + list(shown("back is not null")) + " as backs, "
+            + list(shown("board_changed")) + " as boards";
     private static final double WEEK_DAYS = 7;
 
     private final EntityManager entities;
@@ -90,7 +94,7 @@ class Closed {
     /** All of them, oldest first. */
     @Transactional(readOnly = true)
     List<Row> rows(LocalDate from, LocalDate to) {
-        return asked("select * from closed order by closed_at", from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
+        return asked(ROWS, from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
                 text(t, "unit"), text(t, "person"), text(t, "complaint"), text(t, "verdict"), text(t, "outcome"), (Boolean) t.get("proven"), text(t, "repaired"),
                 (Boolean) t.get("board_changed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
                 ((Number) t.get("minutes")).doubleValue(), t.get("back") == null ? null : number(t, "back"))).toList();
@@ -133,8 +137,14 @@ class Closed {
     }
 
     private static String shown(String where) {
-        return "cast((select coalesce(json_agg(s), '[]') from (select id, number, site, unit, person, verdict, coalesce(proven, false) as proven, skipped, back, "
-                + "shop_test as \"shopTest\" from closed where " + where + " order by closed_at desc limit " + MOST + ") s) as text)";
+        return "select v.id, v.number, s.name as site, u.label as unit, a.name as person, coalesce(v.verdict, '') as verdict, coalesce(v.proven, false) as proven, "
+                + "v.skipped, c.back, v.shop_test as \"shopTest\" from (select * from closed where " + where + " order by closed_at desc limit " + MOST + ")" + NAMED
+                + " desc";
+    }
+
+    /** What a query finds, as a list in JSON. */
+    private static String list(String query) {
+        return "cast((select coalesce(json_agg(one), '[]') from (" + query + ") one) as text)";
     }
 
     @SuppressWarnings("unchecked")

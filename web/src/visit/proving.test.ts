@@ -1,0 +1,119 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { type Component, ref } from 'vue'
+import { visitKey } from './handle'
+import ProveView from './ProveView.vue'
+import SettingsView from './SettingsView.vue'
+
+vi.mock('vue-router', async (original) => ({
+  ...(await original<object>()),
+  useRoute: () => ({ params: { id: 'v1' } }),
+}))
+
+const json = (body: unknown) => new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } })
+const add = vi.fn()
+
+async function page(view: Component, answered: unknown, log: unknown[] = [], closedAt: string | null = null) {
+  vi.stubGlobal('fetch', async () => json(answered))
+  const made = mount(view, {
+    global: {
+      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
+      provide: {
+        [visitKey as symbol]: {
+          id: 'v1',
+          add,
+          problem: ref(null),
+          visit: ref({ id: 'v1', closedAt }),
+          page: ref({ entries: 3, log, diagram: {} }),
+          unit: ref({ defer: "The maker's instructions come first." }),
+        },
+      },
+      stubs: { RouterLink: RouterLinkStub, ProveItem: true, TimingDiagram: true, CloseVisit: true },
+    },
+  })
+  await flushPromises()
+  return made
+}
+
+afterEach(() => {
+  vi.unstubAllGlobals()
+  add.mockReset()
+})
+
+const item = (state: string, what: string) => ({
+  id: what,
+  kind: 'READING',
+  what,
+  state,
+  due: '',
+  found: '',
+  cautions: [],
+})
+
+describe('the proving run', () => {
+  it('says what is left and what to do first', async () => {
+    const made = await page(ProveView, {
+      repaired: true,
+      blocks: [],
+      items: [item('BAD', 'draft'), item('MISSING', 'gas pressure'), item('MISSING', 'rise'), item('GOOD', 'line')],
+    })
+    expect(made.get('.state').text()).toBe('3 still to show; cheapest first: gas pressure')
+    expect(made.findAllComponents({ name: 'ProveItem' })).toHaveLength(4)
+  })
+
+  it('says when all is shown, and when there is nothing to prove', async () => {
+    const all = await page(ProveView, { repaired: true, blocks: [], items: [item('GOOD', 'line')] })
+    expect(all.find('[data-test=all-shown]').exists()).toBe(true)
+    const none = await page(ProveView, { repaired: false, blocks: ['x'], items: [] })
+    expect(none.get('[data-test=nothing-repaired]').text()).toContain('no run to prove')
+  })
+
+  it('closes nothing twice', async () => {
+    const proving = { repaired: true, blocks: [], items: [item('GOOD', 'line')] }
+    expect((await page(ProveView, proving)).findComponent({ name: 'CloseVisit' }).exists()).toBe(true)
+    const closed = await page(ProveView, proving, [], '2026-11-20T10:00:00Z')
+    expect(closed.findComponent({ name: 'CloseVisit' }).exists()).toBe(false)
+  })
+})
+
+const settings = [
+  {
+    id: 'off-delay',
+    label: 'Blower off delay',
+    factory: 'A',
+    positions: ['A', 'B'],
+    byMenu: false,
+    suggests: '',
+    ways: [{ from: 'A', to: 'B', steps: [] }],
+  },
+]
+
+describe('settings, found and left', () => {
+  it('keeps what was found before what is wanted', async () => {
+    const made = await page(SettingsView, settings)
+    await made.get('[data-test=setting-off-delay]').trigger('click')
+    expect(made.find('[data-test=keep-setting]').exists()).toBe(false)
+    expect(made.get('[data-test=found-A]').text()).toContain('factory')
+    await made.get('[data-test=found-A]').trigger('click')
+    await made.get('[data-test=left-B]').trigger('click')
+    expect(made.get('[data-test=key-steps]').text()).toBe('Move it from A to B.')
+    await made.get('[data-test=keep-setting]').trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'SETTING', setting: 'off-delay', found: 'A', left: 'B' })
+  })
+
+  it('offers nothing twice: what is kept is said to be', async () => {
+    const kept = { counts: true, kind: 'SETTING', what: 'Blower off delay', found: 'found A, left A' }
+    const made = await page(SettingsView, settings, [kept])
+    await made.get('[data-test=setting-off-delay]').trigger('click')
+    await made.get('[data-test=found-A]').trigger('click')
+    await made.get('[data-test=left-A]').trigger('click')
+    expect(made.text()).toContain('It stays as it is.')
+    expect(made.get('[role=status]').text()).toContain('found A, left A')
+    expect(made.find('[data-test=keep-setting]').exists()).toBe(false)
+  })
+
+  it('says so where a family has none', async () => {
+    expect((await page(SettingsView, [])).text()).toContain('declares no settings')
+  })
+})
