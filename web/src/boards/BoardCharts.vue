@@ -66,7 +66,4 @@ const typed = defineModel<Typed>({ required: true })
 .gen-head .weight {
   width: 6rem;
 }
-label {
-  font-weight: 700;
-}
 </style>

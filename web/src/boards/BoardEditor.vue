@@ -233,8 +233,19 @@ form :deep(summary) {
   min-height: 44px;
   cursor: pointer;
 }
-label {
+form :deep(label) {
   font-weight: 700;
+}
+form :deep(.values) {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+  gap: 0.75rem 1.25rem;
+  align-items: end;
+}
+form :deep(.pair) {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
+  gap: 4px;
 }
 .yaml {
   border: 1px solid var(--line-soft);

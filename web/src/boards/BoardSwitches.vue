@@ -37,20 +37,3 @@ const typed = defineModel<Typed>({ required: true })
     </div>
   </details>
 </template>
-
-<style scoped lang="scss">
-.values {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
-  gap: 0.75rem 1.25rem;
-  align-items: end;
-}
-.pair {
-  display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
-  gap: 4px;
-}
-label {
-  font-weight: 700;
-}
-</style>

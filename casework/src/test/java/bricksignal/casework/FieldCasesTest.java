@@ -16,10 +16,13 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The trade's own cases, made by nobody from our packs (common practice, no published source). */
+@Execution(ExecutionMode.CONCURRENT)
 class FieldCasesTest {
 
     private static final CaseUnit VEHICLE = Units.shipped("f3-vehicle");

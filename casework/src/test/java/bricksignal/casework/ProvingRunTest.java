@@ -26,10 +26,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What proves a repair is made of the model: what must be seen since the last part was changed. */
+@Execution(ExecutionMode.CONCURRENT)
 class ProvingRunTest {
 
     private static final Entry SAFE = new Entry.Safe(Entry.Safety.SAFETIES, true);

@@ -16,7 +16,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /**
  * Sessions live in the database; when it is away, even reading the session fails, and that must be said plainly. What fails behind
  * the dispatcher is answered there; it comes here, wrapped by the dispatcher, only where even that answer could not be written,
- * because the session that is kept just before it could not be.
+ * because the session that is kept just before it could not be. A mistake of the program comes here as well, and is told as one.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
