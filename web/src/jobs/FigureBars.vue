@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { components } from '../api/schema'
+import { money } from '../visit/money'
 
-/** Visits as bars: full what was proven, hatched the rest; a notch for each share that came back. */
-const props = defineProps<{ title: string; figures: components['schemas']['Figures'][] }>()
+/** Visits as bars: full what was proven, hatched the rest; what they took and cost beside what the figures of the packs say. */
+const props = defineProps<{ title: string; figures: components['schemas']['Figures'][]; currency: string }>()
 const most = computed(() => Math.max(1, ...props.figures.map((f) => f.visits)))
 const share = (n: number) => `${(100 * n) / most.value}%`
 </script>
@@ -19,6 +20,7 @@ const share = (n: number) => `${(100 * n) / most.value}%`
           <th scope="col">Came back</th>
           <th scope="col">Boards</th>
           <th scope="col">Minutes</th>
+          <th scope="col">Cost</th>
         </tr>
       </thead>
       <tbody>
@@ -33,7 +35,14 @@ const share = (n: number) => `${(100 * n) / most.value}%`
           </td>
           <td>{{ f.backs }}</td>
           <td>{{ f.boards }}</td>
-          <td>{{ f.minutes == null ? '' : Math.round(f.minutes) }}</td>
+          <td>
+            {{ f.minutes == null ? '' : Math.round(f.minutes) }}
+            <span v-if="f.bookMinutes != null" class="soft">by the book {{ Math.round(f.bookMinutes) }}</span>
+          </td>
+          <td>
+            {{ f.cost == null ? '' : money(f.cost, currency) }}
+            <span v-if="f.bookCost != null" class="soft">by the book {{ money(f.bookCost, currency) }}</span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -43,9 +52,13 @@ const share = (n: number) => `${(100 * n) / most.value}%`
 <style scoped lang="scss">
 section {
   margin-top: 1.5rem;
+  overflow-x: auto;
+}
+td .soft {
+  display: block;
 }
 .wide {
-  width: 50%;
+  width: 40%;
 }
 .track {
   display: flex;

@@ -41,8 +41,12 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
         {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} came back within
         30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed.
       </p>
-      <FigureBars title="By family" :figures="data.families" />
-      <FigureBars title="By person, by name" :figures="data.people" />
+      <p class="soft">
+        Minutes and cost are the middle of all. By the book is what the tests that were made, the parts that were
+        changed and a try after each take by the figures of the packs.
+      </p>
+      <FigureBars title="By family" :figures="data.families" :currency="data.currency" />
+      <FigureBars title="By person, by name" :figures="data.people" :currency="data.currency" />
       <section v-if="data.backs.length">
         <h2 class="h5">Came back within 30 days, and what had not been shown</h2>
         <FewFirst :items="data.backs">

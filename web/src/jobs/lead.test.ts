@@ -4,7 +4,18 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import FigureBars from './FigureBars.vue'
 import LeadView from './LeadView.vue'
 
-const figures = { name: 'f1-furnace', visits: 4, proven: 3, unknown: 0, backs: 1, boards: 1, minutes: 61.4 }
+const figures = {
+  name: 'f1-furnace',
+  visits: 4,
+  proven: 3,
+  unknown: 0,
+  backs: 1,
+  boards: 1,
+  minutes: 61.4,
+  bookMinutes: 38.2,
+  cost: 1152.1,
+  bookCost: 117.3,
+}
 const shown = {
   id: 'v1',
   number: 7,
@@ -36,7 +47,11 @@ describe('what the lead sees', () => {
     const bars = mount(FigureBars, {
       props: {
         title: 'By family',
-        figures: [figures, { ...figures, name: 'f9', visits: 2, proven: 0, minutes: null as never }],
+        currency: 'SKD',
+        figures: [
+          figures,
+          { ...figures, name: 'f9', visits: 2, proven: 0, minutes: null as never, bookMinutes: null as never },
+        ],
       },
     })
     const first = bars.findAll('tbody tr')[0]!
@@ -44,6 +59,10 @@ describe('what the lead sees', () => {
     expect(first.find('.rest').attributes('style')).toContain('25%')
     expect(first.text()).toContain('3 of 4')
     expect(first.text()).toContain('61')
+    expect(first.text()).toContain('by the book 38')
+    expect(first.text()).toContain('1,152 SKD')
+    expect(first.text()).toContain('by the book 117 SKD')
+    expect(bars.findAll('tbody tr')[1]!.text()).not.toContain('by the book 38')
     expect(bars.findAll('tbody tr')[1]!.find('.rest').attributes('style')).toContain('50%')
   })
 
@@ -73,6 +92,7 @@ describe('what the lead sees', () => {
             ],
           })
         : json({
+            currency: 'SKD',
             all: figures,
             families: [figures],
             people: [figures],
@@ -102,7 +122,7 @@ describe('what the lead sees', () => {
     const made = await page((path) =>
       path === '/api/lead/stock'
         ? json({ currency: 'SKD', litres: 250, vans: [], lines: [] })
-        : json({ all: figures, families: [figures], people: [figures], backs: [], boards: many }),
+        : json({ currency: 'SKD', all: figures, families: [figures], people: [figures], backs: [], boards: many }),
     )
     expect(made.findAll('li')).toHaveLength(8)
     expect(made.find('[data-test=stock]').exists()).toBe(false)

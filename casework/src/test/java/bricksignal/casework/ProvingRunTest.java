@@ -7,6 +7,7 @@ import static bricksignal.casework.Units.fresh;
 import static bricksignal.casework.Units.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Refused;
@@ -16,7 +17,10 @@ import bricksignal.casework.page.ProvingPage.Item;
 import bricksignal.casework.page.ProvingPage.Kind;
 import bricksignal.casework.page.ProvingPage.State;
 import bricksignal.core.diagnosis.SequenceModel;
+import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test.Reading;
 import bricksignal.core.words.Message;
 import bricksignal.packs.PackLibrary;
@@ -81,6 +85,21 @@ class ProvingRunTest {
         assertThat(ENGLISH.words(Details.concluded(now).verdict())).contains("hose").doesNotContain("nothing wrong");
         assertThat(Details.verdicts(now)).singleElement().satisfies(found -> assertThat(ENGLISH.words(found.part())).contains("hose"));
         assertThat(Details.verdicts(with(FURNACE))).as("nothing was repaired: what stands").hasSize(1);
+    }
+
+    /** What a visit takes by the book: each test as the unit stands then, each part and a try after it; and what its parts cost. */
+    @Test
+    void workByTheBookIsItsTestsAndItsParts() {
+        Entry low = new Entry.TestReading("draft-gauge", "0.3");
+        Part hose = FURNACE.model().part("draft-hose");
+        Details.Concluded nothing = Details.concluded(with(FURNACE));
+        Details.Concluded looked = Details.concluded(with(FURNACE, low));
+        Details.Concluded done = Details.concluded(with(FURNACE, low, HOSE));
+        assertThat(nothing.bookMinutes()).isZero();
+        assertThat(looked.bookMinutes()).isEqualTo(TestCost.minutes(FURNACE.pack(), FURNACE.pack().catalogue().test("draft-gauge"), Setup.AS_IT_IS)).isPositive();
+        assertThat(looked.partsCost()).isZero();
+        assertThat(done.bookMinutes() - looked.bookMinutes()).isCloseTo(hose.minutes() + Policy.defaults().verifyMinutes(), within(1e-9));
+        assertThat(done.partsCost()).isEqualTo(hose.price()).isPositive();
     }
 
     @Test

@@ -59,6 +59,10 @@ class LeadTest {
         ines.add(second, now);
         JsonNode after = overview();
         assertThat(after.get("all").get("backs").asInt()).isEqualTo(between.get("all").get("backs").asInt() + 1);
+        JsonNode vehicles = named(after.get("families"), "f3-vehicle");
+        assertThat(vehicles.get("bookMinutes").asDouble()).as("a reading takes a minute or so, and nothing was changed").isPositive().isLessThan(60);
+        assertThat(vehicles.get("cost").asDouble()).isGreaterThanOrEqualTo(0);
+        assertThat(vehicles.get("bookCost").asDouble()).as("labour alone").isPositive();
         JsonNode back = after.get("backs").get(0);
         assertThat(back.get("id").asString()).isEqualTo(first);
         assertThat(back.get("proven").asBoolean()).isFalse();

@@ -5,10 +5,12 @@ import bricksignal.casework.Case;
 import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Plan;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
@@ -67,8 +69,10 @@ public final class Details {
      * @param repaired parts, by id, in the order in which they were repaired
      * @param board whether a board is among them
      * @param skipped how many things a stricter school would have asked for and nobody showed
+     * @param bookMinutes what the tests that were made, the parts that were changed and a try after each take by the figures of the pack
+     * @param partsCost price of the parts that were changed
      */
-    public record Concluded(Message verdict, boolean proven, List<String> repaired, boolean board, int skipped) {
+    public record Concluded(Message verdict, boolean proven, List<String> repaired, boolean board, int skipped, double bookMinutes, double partsCost) {
     }
 
     /** What a case came to. */
@@ -76,9 +80,25 @@ public final class Details {
         List<Case> cases = found(now).toList();
         List<Verdict> verdicts = cases.stream().map(Case::verdict).toList();
         List<String> repaired = List.copyOf(now.diagnosis().repaired());
+        List<Part> parts = repaired.stream().map(now.unit().model()::part).toList();
         return new Concluded(Message.items(Message.Joint.SEMICOLON, cases.stream().map(Details::kept).toList()), verdicts.stream().allMatch(verdict -> verdict
-                .status() == Verdict.Status.PROVEN), repaired, repaired.stream().anyMatch(part -> now.unit().model().part(part).kind() == Part.Kind.BOARD),
-                verdicts.stream().mapToInt(verdict -> verdict.skipped().size()).sum());
+                .status() == Verdict.Status.PROVEN), repaired, parts.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD),
+                verdicts.stream().mapToInt(verdict -> verdict.skipped().size()).sum(), testMinutes(now) + parts.stream().mapToDouble(part -> part.minutes()
+                + now.policy().verifyMinutes()).sum(), parts.stream().mapToDouble(Part::price).sum());
+    }
+
+    /** What the tests that were made take, each as the unit stood after the one before. */
+    private static double testMinutes(Case now) {
+        double minutes = 0;
+        Setup standing = Setup.AS_IT_IS;
+        for (Observation made : now.diagnosis().observations()) {
+            Test test = made instanceof Observation.Reading reading ? reading.test() : made instanceof Observation.Answer answer ? answer.test() : null;
+            if (test != null) {
+                minutes += TestCost.minutes(now.unit().pack(), test, standing);
+                standing = TestCost.after(test);
+            }
+        }
+        return minutes;
     }
 
     private static Message kept(Case then) {

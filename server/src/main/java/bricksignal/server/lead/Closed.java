@@ -1,6 +1,7 @@
 package bricksignal.server.lead;
 
 import bricksignal.server.learning.CallBack;
+import bricksignal.server.policy.PolicyService;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Instant;
@@ -24,31 +25,35 @@ class Closed {
 
     private static final int MOST = 60;
     /** A call-back counts against the visit before it. One pass, whatever the number of visits, over no more of each than is counted. */
-    private static final String VISITS = "with stepped as (select id, unit_id, technician_id, opened_at, closed_at, proven, board_changed, "
+    private static final String VISITS = "with stepped as (select id, unit_id, technician_id, opened_at, closed_at, proven, board_changed, book_minutes, parts_cost, "
             + "lead(opened_at) over w as next_opened, lead(number) over w as next_number from visit where opened_at is not null "
             + "and (closed_at >= :from or opened_at >= :from) window w as (partition by unit_id order by opened_at)), "
             + "closed as materialized (select v.id, u.pack, v.technician_id, v.proven, v.board_changed, v.closed_at, "
-            + "cast(extract(epoch from v.closed_at - v.opened_at) as double precision) / 60 as minutes, case when " + CallBack.CAME + " then v.next_number end as back "
+            + "cast(extract(epoch from v.closed_at - v.opened_at) as double precision) / 60 as minutes, v.book_minutes, v.parts_cost, case when " + CallBack.CAME + " then v.next_number end as back "
             + "from stepped v join unit u on u.id = v.unit_id where v.closed_at >= :from and v.closed_at < :to) ";
     private static final String NAMED = " c join visit v on v.id = c.id join unit u on u.id = v.unit_id join site s on s.id = u.site_id "
             + "join account a on a.id = v.technician_id order by c.closed_at";
     private static final String ROWS = "select v.number, c.pack, s.name as site, u.label as unit, a.name as person, v.complaint, coalesce(v.verdict, '') as verdict, "
-            + "coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, c.minutes, c.back from closed" + NAMED;
+            + "coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, c.minutes, c.book_minutes, "
+            + "c.minutes * :labour + c.parts_cost as cost, c.book_minutes * :labour + c.parts_cost as book_cost, c.back from closed" + NAMED;
     private static final String COUNTS = "select grouping(pack) as \"allPacks\", grouping(technician_id) as \"allPeople\", "
             + "coalesce(pack, (select name from account where id = technician_id), '') as name, "
             + "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
-            + "count(back) as backs, count(*) filter (where board_changed) as boards, percentile_cont(0.5) within group (order by minutes) as minutes "
-            + "from closed group by grouping sets ((), (pack), (technician_id)) order by name";
+            + "count(back) as backs, count(*) filter (where board_changed) as boards, " + middle("minutes") + " as minutes, "
+            + middle("book_minutes") + " as \"bookMinutes\", " + middle("minutes * :labour + parts_cost") + " as cost, "
+            + middle("book_minutes * :labour + parts_cost") + " as \"bookCost\" from closed group by grouping sets ((), (pack), (technician_id)) order by name";
     /** All that the lead looks at is counted of one reading of the visits. */
     private static final String OVERVIEW = "select " + list(COUNTS) + " as counts, " + list(shown("back is not null")) + " as backs, "
             + list(shown("board_changed")) + " as boards";
     private static final double WEEK_DAYS = 7;
 
     private final EntityManager entities;
+    private final PolicyService policy;
     private final JsonMapper json;
 
-    Closed(EntityManager entities, JsonMapper json) {
+    Closed(EntityManager entities, PolicyService policy, JsonMapper json) {
         this.entities = entities;
+        this.policy = policy;
         this.json = json;
     }
 
@@ -59,8 +64,12 @@ class Closed {
      * @param unknown closed before anybody counted
      * @param backs how many came back within thirty days
      * @param minutes from the first entry to the end, the middle one; null where there is none
+     * @param bookMinutes what the work takes by the figures of the packs, the middle one
+     * @param cost of those minutes and the parts, the middle one
+     * @param bookCost the same by the book
      */
-    record Figures(String name, long visits, long proven, long unknown, long backs, long boards, @Nullable Double minutes) {
+    record Figures(String name, long visits, long proven, long unknown, long backs, long boards, @Nullable Double minutes, @Nullable Double bookMinutes,
+            @Nullable Double cost, @Nullable Double bookCost) {
     }
 
     /**
@@ -76,18 +85,19 @@ class Closed {
 
     /** A line of all closed visits. */
     record Row(long number, String pack, String site, String unit, String person, String complaint, String verdict, String outcome, @Nullable Boolean proven,
-            String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Long back) {
+            String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Double bookMinutes, @Nullable Double cost,
+            @Nullable Double bookCost, @Nullable Long back) {
     }
 
     /** What closed visits of some days came to; people stand by name, nobody is ranked; those that came back and boards that were changed newest first. */
-    record Overview(Figures all, List<Figures> families, List<Figures> people, List<Shown> backs, List<Shown> boards) {
+    record Overview(String currency, Figures all, List<Figures> families, List<Figures> people, List<Shown> backs, List<Shown> boards) {
     }
 
     @Transactional(readOnly = true)
     Overview overview(LocalDate from, LocalDate to) {
         Tuple found = asked(OVERVIEW, from, to).get(0);
         JsonNode counts = json.readTree(text(found, "counts"));
-        return new Overview(figures(counts, 1, 1).get(0), figures(counts, 0, 1), figures(counts, 1, 0), List.of(json.readValue(text(found, "backs"), Shown[].class)),
+        return new Overview(policy.rates().currency(), figures(counts, 1, 1).get(0), figures(counts, 0, 1), figures(counts, 1, 0), List.of(json.readValue(text(found, "backs"), Shown[].class)),
                 List.of(json.readValue(text(found, "boards"), Shown[].class)));
     }
 
@@ -97,7 +107,7 @@ class Closed {
         return asked(ROWS, from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
                 text(t, "unit"), text(t, "person"), text(t, "complaint"), text(t, "verdict"), text(t, "outcome"), (Boolean) t.get("proven"), text(t, "repaired"),
                 (Boolean) t.get("board_changed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
-                ((Number) t.get("minutes")).doubleValue(), t.get("back") == null ? null : number(t, "back"))).toList();
+                ((Number) t.get("minutes")).doubleValue(), (Double) t.get("book_minutes"), (Double) t.get("cost"), (Double) t.get("book_cost"), t.get("back") == null ? null : number(t, "back"))).toList();
     }
 
     /** How many times each part was repaired, by family and part. */
@@ -142,6 +152,11 @@ class Closed {
                 + " desc";
     }
 
+    /** The middle one of all that are known. */
+    private static String middle(String of) {
+        return "percentile_cont(0.5) within group (order by " + of + ")";
+    }
+
     /** What a query finds, as a list in JSON. */
     private static String list(String query) {
         return "cast((select coalesce(json_agg(one), '[]') from (" + query + ") one) as text)";
@@ -151,7 +166,8 @@ class Closed {
     private List<Tuple> asked(String select, LocalDate from, LocalDate to) {
         ZoneId zone = ZoneId.systemDefault();
         return entities.createNativeQuery(VISITS + select, Tuple.class).setParameter("from", from.atStartOfDay(zone).toInstant())
-                .setParameter("to", to.plusDays(1).atStartOfDay(zone).toInstant()).getResultList();
+                .setParameter("to", to.plusDays(1).atStartOfDay(zone).toInstant())
+                .setParameter("labour", policy.current().labourPerMinute()).getResultList();
     }
 
     private static long number(Tuple tuple, String name) {

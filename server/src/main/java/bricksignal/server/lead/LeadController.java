@@ -6,6 +6,7 @@ import bricksignal.server.record.Download;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.access.prepost.PreAuthorize;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,10 +36,15 @@ class LeadController {
     ResponseEntity<String> csv(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         check(from, to);
         String text = CsvText.of(List.of("number", "family", "site", "unit", "person", "complaint", "verdict", "outcome", "proven", "repaired", "board", "skipped",
-                "opened", "closed", "minutes", "came back as"), closed.rows(from, to).stream().map(row -> Arrays.asList(row.number(), row.pack(), row.site(),
+                "opened", "closed", "minutes", "minutes by the book", "cost", "cost by the book", "came back as"), closed.rows(from, to).stream().map(row -> Arrays.asList(row.number(), row.pack(), row.site(),
                 row.unit(), row.person(), row.complaint(), row.verdict(), row.outcome(), row.proven(), row.repaired(), row.board(), row.skipped(), row.opened(),
-                row.closed(), Math.round(row.minutes()), row.back())));
+                row.closed(), Math.round(row.minutes()), rounded(row.bookMinutes()), rounded(row.cost()),
+                rounded(row.bookCost()), row.back())));
         return Download.of("visits.csv", Download.CSV, text);
+    }
+
+    private static @Nullable Long rounded(@Nullable Double value) {
+        return value == null ? null : Math.round(value);
     }
 
     private static void check(LocalDate from, LocalDate to) {

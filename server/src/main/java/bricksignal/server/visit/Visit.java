@@ -68,6 +68,10 @@ public class Visit {
     @Column(name = "board_changed")
     private boolean boardChanged;
     private int skipped;
+    @Column(name = "book_minutes")
+    private @Nullable Double bookMinutes;
+    @Column(name = "parts_cost")
+    private @Nullable Double partsCost;
     @Enumerated(EnumType.STRING)
     @Column(name = "shop_test")
     private @Nullable ShopTest shopTest;
@@ -118,12 +122,16 @@ public class Visit {
      *
      * @param parts what was repaired, by id
      * @param asked how much proof a stricter school would have asked for
+     * @param book minutes that the work takes by the figures of the pack
+     * @param cost of the parts
      */
-    public void concluded(boolean wasProven, List<String> parts, boolean board, int asked) {
+    public void concluded(boolean wasProven, List<String> parts, boolean board, int asked, double book, double cost) {
         proven = wasProven;
         repaired = String.join(",", parts);
         boardChanged = board;
         skipped = asked;
+        bookMinutes = book;
+        partsCost = cost;
     }
 
     /** True if a board was changed on it. */

@@ -222,7 +222,8 @@ class VisitStore {
             return false;
         }
         visit.close(clock.instant(), outcome, decided, verdict, seen.unit().digest(), board(visit));
-        visit.concluded(concluded.proven(), concluded.repaired(), concluded.board(), concluded.skipped());
+        visit.concluded(concluded.proven(), concluded.repaired(), concluded.board(), concluded.skipped(), concluded.bookMinutes(),
+                concluded.partsCost());
         events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, clock.instant(), outcome + ": " + decided));
         return true;
     }
