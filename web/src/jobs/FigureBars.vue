@@ -19,8 +19,8 @@ const share = (n: number) => `${(100 * n) / most.value}%`
           <th scope="col" class="wide">Visits, full where proven</th>
           <th scope="col">Came back</th>
           <th scope="col">Boards</th>
-          <th scope="col">Minutes</th>
-          <th scope="col">Cost</th>
+          <th scope="col">Minutes <span class="soft">by the book</span></th>
+          <th scope="col">Cost <span class="soft">by the book</span></th>
         </tr>
       </thead>
       <tbody>
@@ -37,11 +37,11 @@ const share = (n: number) => `${(100 * n) / most.value}%`
           <td>{{ f.boards }}</td>
           <td>
             {{ f.minutes == null ? '' : Math.round(f.minutes) }}
-            <span v-if="f.bookMinutes != null" class="soft">by the book {{ Math.round(f.bookMinutes) }}</span>
+            <span v-if="f.bookMinutes != null" class="soft">{{ Math.round(f.bookMinutes) }}</span>
           </td>
           <td>
             {{ f.cost == null ? '' : money(f.cost, currency) }}
-            <span v-if="f.bookCost != null" class="soft">by the book {{ money(f.bookCost, currency) }}</span>
+            <span v-if="f.bookCost != null" class="soft">{{ money(f.bookCost, currency) }}</span>
           </td>
         </tr>
       </tbody>
@@ -54,8 +54,18 @@ section {
   margin-top: 1.5rem;
   overflow-x: auto;
 }
+th .soft,
 td .soft {
   display: block;
+}
+tbody td {
+  white-space: nowrap;
+}
+@media (max-width: 700px) {
+  th,
+  td {
+    padding-inline: 0.25rem;
+  }
 }
 .wide {
   width: 40%;
