@@ -20,7 +20,7 @@ const share = (n: number) => `${(100 * n) / most.value}%`
           <th scope="col">Came back</th>
           <th scope="col">Boards</th>
           <th scope="col">Minutes <span class="soft">by the book</span></th>
-          <th scope="col">Cost <span class="soft">by the book</span></th>
+          <th scope="col">Cost, {{ currency }} <span class="soft">by the book</span></th>
         </tr>
       </thead>
       <tbody>
@@ -40,8 +40,8 @@ const share = (n: number) => `${(100 * n) / most.value}%`
             <span v-if="f.bookMinutes != null" class="soft">{{ Math.round(f.bookMinutes) }}</span>
           </td>
           <td>
-            {{ f.cost == null ? '' : money(f.cost, currency) }}
-            <span v-if="f.bookCost != null" class="soft">{{ money(f.bookCost, currency) }}</span>
+            {{ f.cost == null ? '' : money(f.cost, '') }}
+            <span v-if="f.bookCost != null" class="soft">{{ money(f.bookCost, '') }}</span>
           </td>
         </tr>
       </tbody>

@@ -1,6 +1,6 @@
-/** Money as it is read: whole units, thousands apart, the currency behind it. */
+/** Money as it is read: whole units, thousands apart, the currency behind it where it is not said elsewhere. */
 export function money(amount: number, currency: string): string {
-  return `${Math.round(amount).toLocaleString('en', { useGrouping: true })} ${currency}`
+  return `${Math.round(amount).toLocaleString('en', { useGrouping: true })} ${currency}`.trimEnd()
 }
 
 /** Hours as people say them: minutes below one and a half, days above two. */
