@@ -40,7 +40,7 @@ final class UnitState {
     private final Set<String> outputs = new LinkedHashSet<>();
     /** Boards without power that stand in their first states. */
     private final Set<String> resting = new LinkedHashSet<>();
-    /** What the fuses and the inputs were last asked at: they say the same of the same solution. */
+    /** What the fuses and the inputs were last asked at: those of one machine say the same of the same solution. */
     private @Nullable Solution fused;
     private @Nullable Solution sensed;
 
@@ -84,6 +84,9 @@ final class UnitState {
     void become(Machine other, SolvedStates solved) {
         machine = other;
         moved = Moved.of(other);
+        fused = null;
+        sensed = null;
+        resting.clear();
         wiring = solved.of(other.circuit());
         BitSet resting = Positions.of(other.circuit());
         List<Element> elements = other.circuit().elements();

@@ -148,6 +148,30 @@ class SimulationTest {
         assertThat(end).isEqualTo(60);
     }
 
+    /** What the board senses differs from the time of the onset on, although nothing else moves just then. */
+    @Test
+    void inputThatBecomesAnotherIsAskedAnew() {
+        Board board = unit().board("board");
+        Machine hard = unit().withBoard(new Board("board", "R", "C", 16, List.of(new Input.Voltage("W", "W", "C", 30, 8), board.inputs().get(1)), board.regions()));
+        Timeline run = Simulation.run(hard, 20, unit(), new Scenario("call", 60, List.of(new Scenario.Step(5, "call", 1))), new SolvedStates());
+        assertThat(starts(run, "in.W")).isEqualTo(20);
+    }
+
+    /** A board without power wakes as the machine of then has it, not as that of before. */
+    @Test
+    void boardWithoutPowerWakesAsItHasBecome() {
+        Machine unit = unit();
+        Region late = new Region("late", List.of(new Region.State("wake", Set.of(), LampPattern.SLOW, List.of()),
+                new Region.State("other", Set.of(), LampPattern.SLOW, List.of())));
+        Board second = new Board("second", "W", "C", 16, List.of(), List.of(late));
+        List<Board> boards = new ArrayList<>(unit.boards());
+        boards.add(second);
+        Machine before = new Machine(unit.circuit(), unit.rules(), boards, unit.process(), unit.parameters(), Map.of(), Map.of());
+        Machine after = before.withBoard(new Board("second", "W", "C", 16, List.of(), List.of(new Region("late", List.of(late.state("other"), late.state("wake"))))));
+        Timeline run = Simulation.run(before, 3, after, new Scenario("call", 60, List.of(new Scenario.Step(5, "call", 1))), new SolvedStates());
+        assertThat(run.at(6).unit().states()).containsEntry("late", "other");
+    }
+
     @Test
     void callEndsTheRun() {
         assertThat(run(unit()).at(50).unit().states()).containsEntry("main", "idle");
