@@ -1,38 +1,33 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Family } from '../api/client'
 import type { Typed } from './draft'
 
 /** Times, fuses and values in which a board differs from its family. */
-defineProps<{ family: Family; said: (path: string) => string }>()
+const props = defineProps<{ family: Family; said: (path: string) => string }>()
 const typed = defineModel<Typed>({ required: true })
+/** What is one number and no more. */
+const plain = computed(() => [
+  ...props.family.timings.map((f) => ({ ...f, group: 'timings' as const, test: 'timing', unit: 's' })),
+  ...props.family.fuses.map((f) => ({ ...f, group: 'fuses' as const, test: 'fuse', unit: 'A' })),
+])
 </script>
 
 <template>
   <details open>
     <summary class="h5">Times, fuses, values</summary>
     <div class="values">
-      <div v-for="t in family.timings" :key="t.id">
-        <label :for="`t-${t.id}`">{{ t.label }}, s</label>
+      <div v-for="f in plain" :key="f.group + f.id">
+        <label :for="`${f.group}-${f.id}`">{{ f.label }}, {{ f.unit }}</label>
         <input
-          :id="`t-${t.id}`"
-          v-model="typed.timings[t.id]"
-          class="form-control field num"
-          inputmode="decimal"
-          :placeholder="String(t.value)"
-          :data-test="`timing-${t.id}`"
-        />
-        <p v-if="said(`/timings/${t.id}`)" class="problem">{{ said(`/timings/${t.id}`) }}</p>
-      </div>
-      <div v-for="f in family.fuses" :key="f.id">
-        <label :for="`f-${f.id}`">{{ f.label }}, A</label>
-        <input
-          :id="`f-${f.id}`"
-          v-model="typed.fuses[f.id]"
+          :id="`${f.group}-${f.id}`"
+          v-model="typed[f.group][f.id]"
           class="form-control field num"
           inputmode="decimal"
           :placeholder="String(f.value)"
+          :data-test="`${f.test}-${f.id}`"
         />
-        <p v-if="said(`/fuses/${f.id}`)" class="problem">{{ said(`/fuses/${f.id}`) }}</p>
+        <p v-if="said(`/${f.group}/${f.id}`)" class="problem">{{ said(`/${f.group}/${f.id}`) }}</p>
       </div>
       <div v-for="n in family.nominals" :key="n.id">
         <label :for="`n-${n.id}`">{{ n.label }}, {{ n.unit }}</label>

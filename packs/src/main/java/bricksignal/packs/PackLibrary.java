@@ -115,7 +115,7 @@ public final class PackLibrary {
 
     /** A shipped pack made ready with the records of its runs, which were taken when this was built. */
     public static CompiledPack ready(UnitModel model) {
-        return CompiledPack.of(model, ErrorModel.defaults(), read(model.id(), "/records/" + model.id() + ".txt"));
+        return CompiledPack.of(model, ErrorModel.defaults(), records(model.id()));
     }
 
     /** The same of a shipped pack by its id, as it usually is. */
@@ -125,7 +125,11 @@ public final class PackLibrary {
 
     /** A shipped pack as it usually is, whose faults are known from the records. */
     private static UnitModel shipped(String id) {
-        return PackReader.read(text(id), CompiledPack.recorded(read(id, "/records/" + id + ".txt")));
+        return PackReader.read(text(id), CompiledPack.recorded(records(id)));
+    }
+
+    private static String records(String id) {
+        return read(id, "/records/" + id + ".txt");
     }
 
     /** Names this engine by what it recorded of the packs that ship: another one records something else. */
@@ -141,7 +145,7 @@ public final class PackLibrary {
     private static String fingerprint() {
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            SHIPPED.forEach(id -> digest.update(read(id, "/records/" + id + ".txt").getBytes(StandardCharsets.UTF_8)));
+            SHIPPED.forEach(id -> digest.update(records(id).getBytes(StandardCharsets.UTF_8)));
             return HexFormat.of().formatHex(digest.digest());
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);

@@ -86,6 +86,7 @@ class RecordTest {
         String visit = igniterVisit();
         ines.add(visit, entry("SEEN", "channel", "inducer", "begins", true, "seconds", 2.5));
         String vcd = ines.get("/api/visits/" + visit + "/run.vcd").body();
+        assertThat(vcd).contains("$timescale 1 ms $end", "$scope module seen $end", "$enddefinitions $end", "#2500\n");
         JsonNode dump = readByAnother(vcd);
         assertThat(dump.get("timescale").asString()).isEqualTo("1 ms");
         assertThat(wave(dump, "seen.inducer")).as("nobody knows how it was at first; seen to come after 2.5 s").isEqualTo("[[\"0\",\"x\"],[\"2500\",\"1\"]]");

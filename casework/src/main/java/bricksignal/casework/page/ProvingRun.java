@@ -40,6 +40,7 @@ final class ProvingRun {
     private final Case now;
     private final CompiledPack pack;
     private final UnitModel model;
+    private final List<Line> counting;
     private final List<Line> since;
     private final List<Observation> seen;
     private final List<Part> repaired;
@@ -50,7 +51,7 @@ final class ProvingRun {
         this.now = now;
         this.pack = now.unit().pack();
         this.model = now.unit().model();
-        List<Line> counting = now.lines().stream().filter(Line::counts).toList();
+        this.counting = now.lines().stream().filter(Line::counts).toList();
         int last = -1;
         for (int i = 0; i < counting.size(); i++) {
             last = counting.get(i).filed().entry() instanceof Entry.Repaired ? i : last;
@@ -128,7 +129,7 @@ final class ProvingRun {
     }
 
     private Stream<Item> limits() {
-        Map<String, String> positions = positions();
+        Map<String, String> positions = left(counting);
         return model.acceptance().stream().map(one -> model.limit(one, positions)).map(limit -> {
             Test.Reading test = (Test.Reading) pack.catalogue().test(limit.test());
             Observation.Reading last = last(test);
@@ -137,15 +138,15 @@ final class ProvingRun {
         });
     }
 
-    /** Where the settings stand now, as far as it was said. */
-    private Map<String, String> positions() {
-        Map<String, String> positions = new LinkedHashMap<>();
-        now.lines().stream().filter(Line::counts).forEach(line -> {
+    /** Where settings were left, by those lines of the log. */
+    private static Map<String, String> left(List<Line> lines) {
+        Map<String, String> left = new LinkedHashMap<>();
+        lines.forEach(line -> {
             if (line.filed().entry() instanceof Entry.SetTo set) {
-                positions.put(set.setting(), set.left());
+                left.put(set.setting(), set.left());
             }
         });
-        return positions;
+        return left;
     }
 
     private Message band(Test.Reading test, Acceptance limit) {
@@ -179,11 +180,11 @@ final class ProvingRun {
         boolean newBoard = repaired.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD);
         List<String> handled = now.diagnosis().observations().stream().flatMap(o -> o instanceof Observation.Answer a && a.yes() && SettingTest.looksAtASetting(a.test())
                 ? Stream.of(a.test().id()) : Stream.<String>empty()).toList();
+        Map<String, String> positions = left(since);
         return model.settings().stream().filter(setting -> newBoard || handled.contains(SettingTest.idOf(setting))).map(setting -> {
-            Entry.SetTo left = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.SetTo to && to.setting().equals(setting.id()) ? Stream.of(to)
-                    : Stream.<Entry.SetTo>empty()).reduce((first, last) -> last).orElse(null);
-            return new Item(setting.id(), Kind.SETTING, Message.said(setting.label()), left == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
-                    left == null ? Message.NOTHING : Message.said(left.left()), Message.NOTHING, SETTING_MINUTES, List.of());
+            String position = positions.get(setting.id());
+            return new Item(setting.id(), Kind.SETTING, Message.said(setting.label()), position == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
+                    position == null ? Message.NOTHING : Message.said(position), Message.NOTHING, SETTING_MINUTES, List.of());
         });
     }
 

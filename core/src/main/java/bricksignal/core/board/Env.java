@@ -8,13 +8,13 @@ public interface Env {
      *
      * @throws IllegalArgumentException if the name is unknown
      */
-    double value(String name);
+    double value(Expr.Name name);
 
-    /** The same of a name that was read once: quicker where many are asked for. */
-    default double value(Expr.Name name) {
-        return value(name.name());
+    /** The same of a name as it is written. */
+    default double value(String name) {
+        return value(Expr.Name.of(name));
     }
 
     /** Seconds from now until the named value passes the target; infinite if it never does or stands still. */
-    double secondsUntil(String name, double target);
+    double secondsUntil(Expr.Name name, double target);
 }

@@ -125,9 +125,9 @@ public sealed interface Expr {
                 return inner;
             }
             if (left instanceof Name name) {
-                return Math.min(inner, env.secondsUntil(name.name(), right.value(env)));
+                return Math.min(inner, env.secondsUntil(name, right.value(env)));
             }
-            return right instanceof Name name ? Math.min(inner, env.secondsUntil(name.name(), left.value(env))) : inner;
+            return right instanceof Name name ? Math.min(inner, env.secondsUntil(name, left.value(env))) : inner;
         }
 
         @Override

@@ -219,13 +219,13 @@ public final class FeedTest {
     /** The unit as it runs in good order, with other parameters, and with what flows on the cord. */
     private record Fed(Env running, Map<String, Double> parameters, Solution cord) implements Env {
         @Override
-        public double value(String name) {
-            Double changed = parameters.get(name);
-            return changed != null ? changed : name.startsWith("amps.") ? cord.rms(name.substring("amps.".length())) : running.value(name);
+        public double value(Expr.Name name) {
+            Double changed = parameters.get(name.name());
+            return changed != null ? changed : name.kind() == Expr.Kind.AMPS ? cord.rms(name.of()) : running.value(name);
         }
 
         @Override
-        public double secondsUntil(String name, double target) {
+        public double secondsUntil(Expr.Name name, double target) {
             return Double.POSITIVE_INFINITY;
         }
     }

@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -150,7 +151,7 @@ public final class CommonFailures {
                 new Effect.OnElement(c.id(), Effect.Mode.OPEN, 0), "failure.remedy.conductor");
         Effect half = new Effect.OnElement(c.id(), Effect.Mode.RESISTIVE, ohms);
         String resistive = "resistive." + c.id();
-        if (!feedsACapacitor(c) && (known == null ? settles(half) : known.contains(resistive))) {
+        if (!feedsACapacitor(c) && felt(resistive, () -> settles(half))) {
             add(resistive, Message.of("failure.conductor-resistive", label, from, to), part, weight, intermittent, half,
                     "failure.remedy.conductor");
         }
@@ -225,7 +226,7 @@ public final class CommonFailures {
     }
 
     private void output(String says, String id, Part part, Element.Conductor contact, Effect effect) {
-        if (!declared(effect) && felt(id, effect)) {
+        if (!declared(effect) && felt(id, () -> differs(effect))) {
             fault(id, Message.of(says, Message.said(part.label()), Message.said(model.pointLabel(contact.b()))), part.id(), OUTPUT_WEIGHT, 0,
                     effect, "failure.remedy.board");
         }
@@ -235,8 +236,9 @@ public final class CommonFailures {
     private void inputs(Part part, Board board) {
         for (Input input : board.inputs()) {
             Effect effect = new Effect.InputDeaf(input.id());
-            if (!declared(effect) && felt("deaf." + input.id(), effect)) {
-                fault("deaf." + input.id(), Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
+            String id = "deaf." + input.id();
+            if (!declared(effect) && felt(id, () -> differs(effect))) {
+                fault(id, Message.of("failure.input-deaf", Message.said(part.label()), Message.said(input.id())), part.id(),
                         INPUT_WEIGHT, 0, effect, "failure.remedy.board");
             }
         }
@@ -249,14 +251,19 @@ public final class CommonFailures {
                 come.add(interval.unit().states().getOrDefault(region.id(), ""))));
         List<Region.State> left = region.states().stream().filter(state -> come.contains(state.id()) && !state.equals(region.initial()))
                 .toList();
-        left.stream().filter(state -> felt("frozen." + board.id() + "." + state.id(), new Effect.BoardFrozen(board.id(), region.id(), state.id())))
-                .forEach(state -> add("frozen." + board.id() + "." + state.id(), Message.of("failure.board-stuck", Message.said(part.label()),
-                Message.said(state.id().replace('-', ' '))), part.id(), STUCK_WEIGHT / left.size(), 0,
-                new Effect.BoardFrozen(board.id(), region.id(), state.id()), "failure.remedy.board"));
+        for (Region.State state : left) {
+            String id = "frozen." + board.id() + "." + state.id();
+            Effect stays = new Effect.BoardFrozen(board.id(), region.id(), state.id());
+            if (felt(id, () -> differs(stays))) {
+                add(id, Message.of("failure.board-stuck", Message.said(part.label()), Message.said(state.id().replace('-', ' '))), part.id(),
+                        STUCK_WEIGHT / left.size(), 0, stays, "failure.remedy.board");
+            }
+        }
     }
 
-    private boolean felt(String id, Effect effect) {
-        return known == null ? differs(effect) : known.contains(id);
+    /** Whether a failure is one of this unit: as it was found before, or by running it. */
+    private boolean felt(String id, BooleanSupplier byRunning) {
+        return known == null ? byRunning.getAsBoolean() : known.contains(id);
     }
 
     /** True if in some watched run something is on for another share of the time than in the unit in good order. */

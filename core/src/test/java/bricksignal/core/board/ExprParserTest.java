@@ -14,13 +14,13 @@ class ExprParserTest {
         private final Map<String, Double> values = Map.of("draft", 0.8, "in.W", 1.0, "off-delay", 90.0, "zero", 0.0);
 
         @Override
-        public double value(String name) {
-            return values.get(name);
+        public double value(Expr.Name name) {
+            return values.get(name.name());
         }
 
         @Override
-        public double secondsUntil(String name, double target) {
-            return name.equals("draft") ? 2.5 : Double.POSITIVE_INFINITY;
+        public double secondsUntil(Expr.Name name, double target) {
+            return name.name().equals("draft") ? 2.5 : Double.POSITIVE_INFINITY;
         }
     };
 

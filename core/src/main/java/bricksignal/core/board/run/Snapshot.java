@@ -38,11 +38,6 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
     private record At(Snapshot unit, double instant, String region) implements Env {
 
         @Override
-        public double value(String name) {
-            return value(Expr.Name.of(name));
-        }
-
-        @Override
         public double value(Expr.Name name) {
             return switch (name.kind()) {
                 case IN -> truth(known(unit.inputs.get(name.of()), name));
@@ -61,21 +56,25 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
             if (motion != null) {
                 return motion.at(instant);
             }
-            if (name.name().equals("elapsed") && !region.isEmpty()) {
+            if (isElapsed(name)) {
                 return instant - unit.entered.getOrDefault(region, instant);
             }
             return known(unit.values.get(name.name()), name);
         }
 
         @Override
-        public double secondsUntil(String name, double target) {
-            if (name.equals("elapsed") && !region.isEmpty()) {
+        public double secondsUntil(Expr.Name name, double target) {
+            if (isElapsed(name)) {
                 double left = target - value(name);
                 return left > 1e-9 ? left : Double.POSITIVE_INFINITY;
             }
-            Motion motion = unit.motions.get(name);
+            Motion motion = unit.motions.get(name.name());
             return motion == null ? Double.POSITIVE_INFINITY
                     : motion.secondsUntilPast(target, Expr.past(target), instant) + Simulation.PAST_CROSSING_SECONDS;
+        }
+
+        private boolean isElapsed(Expr.Name name) {
+            return name.name().equals("elapsed") && !region.isEmpty();
         }
 
         private static double truth(boolean truth) {
