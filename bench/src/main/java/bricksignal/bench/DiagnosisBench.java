@@ -141,7 +141,7 @@ final class DiagnosisBench {
             Hypothesis one = Drawn.by(Hypothesis::prior, pack.space().faults(), random);
             Hypothesis other = Drawn.by(Hypothesis::prior, pack.space().faults(), random);
             boolean sameParts = one.part().equals(other.part());
-            if (sameParts || !pack.predictions().fails(one.id()) || !pack.predictions().fails(other.id())) {
+            if (sameParts || !pack.runs().fails(one.id()) || !pack.runs().fails(other.id())) {
                 i--;
                 continue;
             }

@@ -33,12 +33,12 @@ final class SpeedBench {
             figures.put("compileFirstMs", compile[0]);
             figures.put("compileMedianMs", percentile(compile, 50));
             figures.put("heapMb", heapOf(() -> CompiledPack.of(model, ErrorModel.defaults())));
-            double[] unlisted = times(1, () -> pack.predictions().unlisted());
+            double[] unlisted = times(1, () -> pack.runs().unlisted());
             figures.put("unlistedMs", unlisted[0]);
-            figures.put("unlisted", pack.predictions().unlisted().size());
+            figures.put("unlisted", pack.runs().unlisted().size());
             figures.put("heapWithUnlistedMb", heapOf(() -> {
                 CompiledPack whole = CompiledPack.of(model, ErrorModel.defaults());
-                whole.predictions().unlisted();
+                whole.runs().unlisted();
                 whole.catalogue().tests().forEach(whole.predictions()::outcomes);
                 return whole;
             }));

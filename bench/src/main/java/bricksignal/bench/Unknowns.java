@@ -79,7 +79,7 @@ final class Unknowns {
             }
         }
         long n = 0;
-        for (Hypothesis unlisted : whole.predictions().unlisted()) {
+        for (Hypothesis unlisted : whole.runs().unlisted()) {
             neverListed.add(whole, led(whole, new Technician(whole, unlisted.id(), seed * 17 + n++)), unlisted.fault());
         }
     }

@@ -63,7 +63,7 @@ final class FaultChecks {
 
     /** A code that nothing shows stands for something that the unit does not have, or that no fault tells of. */
     private static void codes(Section charts, CompiledPack pack) {
-        List<HypothesisId> all = Stream.concat(pack.space().faults().stream(), pack.predictions().unlisted().stream()).map(Hypothesis::id).toList();
+        List<HypothesisId> all = Stream.concat(pack.space().faults().stream(), pack.runs().unlisted().stream()).map(Hypothesis::id).toList();
         pack.model().charts().forEach((board, chart) -> chart.patterns().stream().filter(pattern -> all.stream()
                 .noneMatch(id -> pack.predictions().lampSharesAfterReset(id, board).getOrDefault(pattern, 0.0) > 0
                         || pack.predictions().lampShares(id, board).getOrDefault(pattern, 0.0) > 0)).forEach(pattern -> charts.at(board)

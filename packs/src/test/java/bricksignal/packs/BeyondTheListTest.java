@@ -64,7 +64,7 @@ class BeyondTheListTest {
     }
 
     private static List<HypothesisId> unlisted() {
-        return PACK.predictions().unlisted().stream().map(Hypothesis::id).toList();
+        return PACK.runs().unlisted().stream().map(Hypothesis::id).toList();
     }
 
     private static CompiledPack without(String fault) {
@@ -76,9 +76,9 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void everyUnlistedFailureDoesSomethingAndNoneIsListed(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        assertThat(pack.predictions().unlisted()).hasSizeGreaterThan(10);
-        for (Hypothesis unlisted : pack.predictions().unlisted()) {
-            assertThat(pack.predictions().fails(unlisted.id())).as(unlisted.id().text()).isTrue();
+        assertThat(pack.runs().unlisted()).hasSizeGreaterThan(10);
+        for (Hypothesis unlisted : pack.runs().unlisted()) {
+            assertThat(pack.runs().fails(unlisted.id())).as(unlisted.id().text()).isTrue();
             assertThat(pack.model().faults()).noneMatch(f -> f.effects().equals(unlisted.fault().effects()));
             assertThat(unlisted.prior()).isLessThan(0.002);
         }
@@ -132,10 +132,10 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void labelsAreUniqueAndPriorsSumToTheirShare(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        List<String> ids = pack.predictions().unlisted().stream().map(h -> h.id().text()).toList();
+        List<String> ids = pack.runs().unlisted().stream().map(h -> h.id().text()).toList();
         assertThat(ids).doesNotHaveDuplicates();
-        assertThat(pack.predictions().unlisted().stream().mapToDouble(Hypothesis::prior).sum()).isBetween(0.019, 0.021);
-        assertThat(pack.predictions().unlisted()).allSatisfy(h -> assertThat(((Message.Keyed) h.label()).parts())
+        assertThat(pack.runs().unlisted().stream().mapToDouble(Hypothesis::prior).sum()).isBetween(0.019, 0.021);
+        assertThat(pack.runs().unlisted()).allSatisfy(h -> assertThat(((Message.Keyed) h.label()).parts())
                 .noneMatch(part -> part instanceof Message.Said said && (said.text().isBlank() || said.text().contains("null"))));
     }
 
@@ -143,7 +143,7 @@ class BeyondTheListTest {
     @MethodSource("bricksignal.packs.FamiliesTest#packs")
     void timesOfABoardAreSetAndDoNotFail(String id) {
         CompiledPack pack = Compiled.of(id).pack();
-        assertThat(pack.predictions().unlisted().stream().map(h -> h.fault().effects().get(0))
+        assertThat(pack.runs().unlisted().stream().map(h -> h.fault().effects().get(0))
                 .filter(Effect.OnParameter.class::isInstance).map(e -> ((Effect.OnParameter) e).parameter()))
                 .noneMatch(parameter -> parameter.endsWith("-time") || parameter.endsWith("-delay"));
     }

@@ -126,8 +126,8 @@ class FamiliesTest {
         double whole = ((Prediction.Number) unit.pack().predictions().of(at, unit.place("battery-low"))).mean();
         double good = ((Prediction.Number) unit.pack().predictions().nominal(at)).mean();
         assertThat(((Prediction.Number) unit.pack().predictions().of(at, half)).mean()).isCloseTo(Math.sqrt(whole * good), within(0.1));
-        assertThat(unit.pack().predictions().fails(half)).isFalse();
-        assertThat(unit.pack().predictions().fails(unit.place("battery-low"))).isTrue();
+        assertThat(unit.pack().runs().fails(half)).isFalse();
+        assertThat(unit.pack().runs().fails(unit.place("battery-low"))).isTrue();
     }
 
     @Test

@@ -26,7 +26,7 @@ class TakeRecordsTest {
     }
 
     private static List<HypothesisId> everything(CompiledPack pack) {
-        return Stream.concat(pack.space().considered().stream(), pack.predictions().unlisted().stream()).map(Hypothesis::id).toList();
+        return Stream.concat(pack.space().considered().stream(), pack.runs().unlisted().stream()).map(Hypothesis::id).toList();
     }
 
     @ParameterizedTest
@@ -43,7 +43,7 @@ class TakeRecordsTest {
                 assertThat(ready.predictions().of(test, hypothesis)).as("%s in %s", hypothesis, test.id())
                         .isEqualTo(anew.predictions().of(test, hypothesis));
             }
-            assertThat(ready.predictions().fails(hypothesis)).isEqualTo(anew.predictions().fails(hypothesis));
+            assertThat(ready.runs().fails(hypothesis)).isEqualTo(anew.runs().fails(hypothesis));
             for (String board : anew.model().charts().keySet()) {
                 assertThat(ready.predictions().lampShares(hypothesis, board)).isEqualTo(anew.predictions().lampShares(hypothesis, board));
                 assertThat(ready.predictions().lampSharesAfterReset(hypothesis, board)).isEqualTo(

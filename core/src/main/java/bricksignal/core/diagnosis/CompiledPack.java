@@ -29,19 +29,21 @@ public final class CompiledPack {
     private final SequenceStory story;
     private final HypothesisSpace space;
     private final TestCatalogue catalogue;
+    private final Runs runs;
     private final Predictions predictions;
     private final Map<UnitModel.Stage, ChannelRun.Span> stages = new LinkedHashMap<>();
     private final boolean shares;
     private final Columns columns;
 
     private CompiledPack(UnitModel model, ErrorModel errors, VirtualUnit nominal, SequenceStory story, HypothesisSpace space,
-            TestCatalogue catalogue, Predictions predictions, boolean shares) {
+            TestCatalogue catalogue, Runs runs, Predictions predictions, boolean shares) {
         this.model = model;
         this.errors = errors;
         this.nominal = nominal;
         this.story = story;
         this.space = space;
         this.catalogue = catalogue;
+        this.runs = runs;
         this.predictions = predictions;
         this.shares = shares;
         this.columns = new Columns(this);
@@ -60,7 +62,7 @@ public final class CompiledPack {
      * @param progress told now and then which share of the work is done, 0 to 1
      */
     public static CompiledPack of(UnitModel model, ErrorModel errors, DoubleConsumer progress) {
-        return of(model, errors, new SolvedStates(), Predictions.Keeps.ALL, progress);
+        return of(model, errors, new SolvedStates(), Runs.Keeps.ALL, progress);
     }
 
     /**
@@ -72,8 +74,8 @@ public final class CompiledPack {
      */
     public CompiledPack board(UnitModel other, DoubleConsumer progress) {
         boolean same = other.machine().circuit().elements().equals(model.machine().circuit().elements());
-        return same ? of(other, errors, predictions.solvedStates(), Predictions.Keeps.WHAT_IT_SHARES, progress)
-                : of(other, errors, new SolvedStates(), Predictions.Keeps.RECORDS_ALONE, progress);
+        return same ? of(other, errors, runs.solvedStates(), Runs.Keeps.WHAT_IT_SHARES, progress)
+                : of(other, errors, new SolvedStates(), Runs.Keeps.RECORDS_ALONE, progress);
     }
 
     /**
@@ -83,7 +85,7 @@ public final class CompiledPack {
      * @throws IllegalArgumentException if they were written of another unit
      */
     public static CompiledPack of(UnitModel model, ErrorModel errors, String records) {
-        return made(model, errors, new SolvedStates(), Predictions.Keeps.ALL, predictions -> predictions.recall(records));
+        return made(model, errors, new SolvedStates(), Runs.Keeps.ALL, runs -> runs.recall(records));
     }
 
     /** The faults whose runs were recorded, by id. */
@@ -93,30 +95,31 @@ public final class CompiledPack {
 
     /** What was recorded of the runs of all listed faults and unlisted failures, as text. */
     public String records() {
-        return predictions.written();
+        return runs.written();
     }
 
-    private static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, Predictions.Keeps keeps,
+    private static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, Runs.Keeps keeps,
             DoubleConsumer progress) {
-        return made(model, errors, solved, keeps, predictions -> {
-            predictions.run(share -> progress.accept(LISTED * share));
-            predictions.unlisted(share -> progress.accept(LISTED + (1 - LISTED) * share));
-            predictions.letGo();
+        return made(model, errors, solved, keeps, runs -> {
+            runs.run(share -> progress.accept(LISTED * share));
+            runs.unlisted(share -> progress.accept(LISTED + (1 - LISTED) * share));
+            runs.letGo();
             progress.accept(1);
         });
     }
 
-    private static CompiledPack made(UnitModel model, ErrorModel errors, SolvedStates solved, Predictions.Keeps keeps,
-            Consumer<Predictions> recording) {
+    private static CompiledPack made(UnitModel model, ErrorModel errors, SolvedStates solved, Runs.Keeps keeps,
+            Consumer<Runs> recording) {
         VirtualUnit nominal = VirtualUnit.of(model, model.machine(), solved);
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
         SequenceStory story = new SequenceStory(model, nominal.usualRun());
         HypothesisSpace space = new HypothesisSpace(model);
         TestCatalogue catalogue = new TestCatalogue(model, seconds, ofTheRun(model, nominal, story));
-        Predictions predictions = new Predictions(model, errors, space, catalogue, story, nominal, solved, keeps);
-        recording.accept(predictions);
-        return new CompiledPack(model, errors, nominal, story, space, catalogue, predictions, false);
+        Runs runs = new Runs(model, space, catalogue, new Recorder(model, errors, catalogue, nominal), nominal, solved, keeps);
+        recording.accept(runs);
+        Predictions predictions = new Predictions(model, errors, space, catalogue, story, runs);
+        return new CompiledPack(model, errors, nominal, story, space, catalogue, runs, predictions, false);
     }
 
     /** The tests that come out of the run of the unit in good order. */
@@ -135,7 +138,7 @@ public final class CompiledPack {
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), catalogue.seconds(moment.id())));
         return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, ofTheRun(other, nominal, story)),
-                predictions, true);
+                runs, predictions, true);
     }
 
     Columns columns() {
@@ -165,6 +168,11 @@ public final class CompiledPack {
         return catalogue;
     }
 
+    /** What happened in the run of each hypothesis. */
+    public Runs runs() {
+        return runs;
+    }
+
     /** What each hypothesis shows in each test. */
     public Predictions predictions() {
         return predictions;
@@ -176,17 +184,17 @@ public final class CompiledPack {
      */
     public long bytes() {
         long labels = BYTES_OF_A_MODEL + (long) catalogue.tests().size() * BYTES_OF_A_TEST;
-        return (shares ? labels : labels + predictions.bytes()) + columns.bytes();
+        return (shares ? labels : labels + runs.bytes()) + columns.bytes();
     }
 
     /** Solved states of its circuit, to be shared by boards of the same wiring. */
     public SolvedStates solvedStates() {
-        return predictions.solvedStates();
+        return runs.solvedStates();
     }
 
     /** A unit with a hypothesis in it, run anew: for a bench, or to look closer than the records of its run. */
     public VirtualUnit unit(HypothesisId id) {
-        return predictions.unit(id);
+        return runs.unit(id);
     }
 
     /** The stages that the unit in good order comes to in its usual run, and when. */

@@ -195,7 +195,7 @@ public final class Diagnosis {
         Map<HypothesisId, Double> known = unlisted;
         if (known == null) {
             Map<HypothesisId, Double> odds = new LinkedHashMap<>();
-            for (Hypothesis h : pack.predictions().unlisted()) {
+            for (Hypothesis h : pack.runs().unlisted()) {
                 odds.put(h.id(), Math.exp(log(h.id(), Math.log(h.prior())) - logEvidence));
             }
             Map<HypothesisId, Double> heaviestFirst = new LinkedHashMap<>();

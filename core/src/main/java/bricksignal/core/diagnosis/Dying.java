@@ -18,8 +18,8 @@ final class Dying {
     }
 
     static double likelihood(CompiledPack pack, Observation.Died died, Hypothesis h) {
-        double known = h.intermittent() ? h.fault().onset() : pack.predictions().diesAfter(h.id()) / 60;
-        double by = !pack.predictions().fails(h.id()) ? 0 : !h.intermittent() ? Double.isNaN(known) ? 0 : SEEN_RIGHT
+        double known = h.intermittent() ? h.fault().onset() : pack.runs().diesAfter(h.id()) / 60;
+        double by = !pack.runs().fails(h.id()) ? 0 : !h.intermittent() ? Double.isNaN(known) ? 0 : SEEN_RIGHT
                 : known > 0 ? WatchTest.DUTY_FAILING : WatchTest.DUTY_WARM;
         double flat = 1 / WATCHED_MINUTES;
         double density = known > 0 ? logNormal(died.minutes(), known) : flat;
@@ -27,7 +27,7 @@ final class Dying {
         if (by == 0 || died.first() == null && died.stays() == null) {
             return by == 0 ? time * ask(died.first()) * ask(died.stays()) : time;
         }
-        Loss loss = pack.predictions().loss(h.run());
+        Loss loss = pack.runs().loss(h.run());
         return time * said(died.first(), loss, true) * said(died.stays(), loss, false);
     }
 

@@ -46,7 +46,7 @@ public final class SequenceModel {
 
     /** The channels that are on at some time of the usual run of the unit in good order. */
     public static List<UnitModel.Channel> usual(CompiledPack pack) {
-        return pack.model().channels().stream().filter(c -> !pack.predictions().channel(pack.space().nothing(), c.id()).spans()
+        return pack.model().channels().stream().filter(c -> !pack.runs().channel(pack.space().nothing(), c.id()).spans()
                 .isEmpty()).toList();
     }
 
@@ -57,7 +57,7 @@ public final class SequenceModel {
 
     /** Seconds after the call at which the channel begins (or ends) under a hypothesis; what runs already begins at 0. */
     public List<Double> edges(HypothesisId hypothesis, boolean begins) {
-        return pack.predictions().channel(hypothesis, channel.id()).edges(begins);
+        return pack.runs().channel(hypothesis, channel.id()).edges(begins);
     }
 
     /** When something that is expected at a time is late for sure: two and a half standard deviations of a person's tap. */
@@ -87,8 +87,8 @@ public final class SequenceModel {
 
     private static Whole whole(CompiledPack pack, List<Observation> seen, HypothesisId run) {
         List<List<Double>> edges = seen.stream().map(one -> one instanceof Observation.Event event
-                ? pack.predictions().channel(run, event.channel()).edges(event.begins())
-                : pack.predictions().channel(run, ((Observation.NotSeen) one).channel()).edges(true)).toList();
+                ? pack.runs().channel(run, event.channel()).edges(event.begins())
+                : pack.runs().channel(run, ((Observation.NotSeen) one).channel()).edges(true)).toList();
         double window = pack.model().found().to() - callSeconds(pack.model());
         double all = 0;
         double before = 0;

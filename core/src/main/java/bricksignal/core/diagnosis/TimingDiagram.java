@@ -62,7 +62,7 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
         double from = Math.max(0, call - BEFORE_SECONDS);
         double to = last + AFTER_SECONDS;
         List<Line> lines = SequenceModel.usual(pack).stream().map(c -> new Line(c.id(), c.label(),
-                expected(pack.predictions().channel(pack.space().nothing(), c.id()), from, to),
+                expected(pack.runs().channel(pack.space().nothing(), c.id()), from, to),
                 believed(pack, likely, c.id(), from, to))).toList();
         return new TimingDiagram(from, to, call, lines, stages(pack, from, to));
     }
@@ -88,7 +88,7 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
         Map<List<Stretch>, Double> weights = new LinkedHashMap<>();
         Set<Double> breaks = new TreeSet<>();
         likely.forEach((run, weight) -> {
-            List<Stretch> on = expected(pack.predictions().channel(run, channel), from, to);
+            List<Stretch> on = expected(pack.runs().channel(run, channel), from, to);
             weights.merge(on, weight, Double::sum);
             on.forEach(s -> breaks.addAll(List.of(s.from(), s.to())));
         });

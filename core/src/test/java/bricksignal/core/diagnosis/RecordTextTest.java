@@ -12,11 +12,11 @@ class RecordTextTest {
     @Test
     void whatIsReadSaysWhatWasWritten() {
         CompiledPack read = CompiledPack.of(ChainUnit.model(4, 0.5), ErrorModel.defaults(), anew.records());
-        assertThat(read.predictions().unlisted()).isEqualTo(anew.predictions().unlisted()).isNotEmpty();
+        assertThat(read.runs().unlisted()).isEqualTo(anew.runs().unlisted()).isNotEmpty();
         for (bricksignal.core.unit.Test test : anew.catalogue().tests()) {
             anew.space().considered().forEach(h -> assertThat(read.predictions().of(test, h.id())).as("%s under %s", test.id(), h.id())
                     .isEqualTo(anew.predictions().of(test, h.id())));
-            anew.predictions().unlisted().forEach(h -> assertThat(read.predictions().of(test, h.id())).isEqualTo(
+            anew.runs().unlisted().forEach(h -> assertThat(read.predictions().of(test, h.id())).isEqualTo(
                     anew.predictions().of(test, h.id())));
         }
         assertThat(read.records()).isEqualTo(anew.records());

@@ -59,7 +59,7 @@ class TimeTest {
     /** The second wire opens while the coil runs: what hangs behind it goes first, what lies before it stays. */
     @Test
     void whatGoesFirstTellsWhereItOpens() {
-        Loss loss = chain.predictions().loss(STAYS);
+        Loss loss = chain.runs().loss(STAYS);
         assertThat(loss.goesFirst("n2")).isTrue();
         assertThat(loss.goesFirst("n3")).isTrue();
         assertThat(loss.goesFirst("n1")).isFalse();

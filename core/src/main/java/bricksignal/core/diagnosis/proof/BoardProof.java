@@ -264,7 +264,7 @@ final class BoardProof {
     private boolean energisedAt(Test.Reading test, Element.Conductor contact) {
         return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.nominal().holds(follows.closed(),
                 pack.model().moment(test.moment()).scenario(), pack.catalogue().seconds(test.moment()))
-                && pack.predictions().asked(leader, follows.closed()).contains(test.moment());
+                && pack.runs().asked(leader, follows.closed()).contains(test.moment());
     }
 
     private void load(Element.Conductor contact) {

@@ -91,7 +91,7 @@ public final class ProofGate {
 
     /** False for a fault that has not gone so far that a run shows it: as long as the unit runs as it should there is nothing to repair. */
     private boolean upsetsARun(HypothesisId id) {
-        return !(id instanceof HypothesisId.Milder) || pack.predictions().fails(id);
+        return !(id instanceof HypothesisId.Milder) || pack.runs().fails(id);
     }
 
     private List<ProofItem> items(HypothesisId leader, List<HypothesisId> group) {
@@ -166,7 +166,7 @@ public final class ProofGate {
 
     /** Parts other than the cause that hold what it took with it. */
     private List<String> damaged(HypothesisId leader) {
-        Set<String> gone = pack.predictions().damage(leader);
+        Set<String> gone = pack.runs().damage(leader);
         List<Part> cause = pack.space().get(leader).parts();
         return pack.model().parts().stream().filter(part -> !cause.contains(part) && part.elements().stream().anyMatch(gone::contains))
                 .map(Part::id).toList();
@@ -184,6 +184,6 @@ public final class ProofGate {
     }
 
     private double peak(HypothesisId id, String load) {
-        return pack.predictions().peakAmps(id, load);
+        return pack.runs().peakAmps(id, load);
     }
 }
