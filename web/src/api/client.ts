@@ -122,7 +122,6 @@ async function send<T>(path: string, type: string, body: string | Blob, method =
   )
 }
 
-/** Sends a CSV file of a lamp's brightness to be read. */
 /** Keeps a photograph under an id of its own: sent again it is the same one. */
 export async function sendPhoto(visit: string, label: string, photo: Blob): Promise<Photo> {
   const id = crypto.randomUUID()
@@ -130,6 +129,7 @@ export async function sendPhoto(visit: string, label: string, photo: Blob): Prom
   return send(`/api/visits/${visit}/photos/${id}?label=${encodeURIComponent(label)}`, type, photo, 'PUT')
 }
 
+/** Sends a CSV file of a lamp's brightness to be read. */
 export async function sendCsv(file: File): Promise<Schemas['CsvView']> {
   return send('/api/lamp/csv', 'text/csv', file)
 }

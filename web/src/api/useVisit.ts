@@ -12,6 +12,7 @@ import {
   type When,
 } from './client'
 import { useOutbox } from './useOutbox'
+import { told } from './useTrouble'
 
 const RETRY_MS = 1000
 const LONGEST_WAIT = 120
@@ -30,6 +31,7 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
     // a unit on its way to be ready tells how far it is; a server that is away may come back
     retry: (count, failure) => failure instanceof Problem && failure.passing && count < LONGEST_WAIT,
     retryDelay: RETRY_MS,
+    meta: told,
   })
 
   function taken(told: LogAnswer) {

@@ -4,6 +4,7 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type BoardCheck, type BoardView, type Family } from '../api/client'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import BoardCharts from './BoardCharts.vue'
 import BoardPoints from './BoardPoints.vue'
@@ -25,6 +26,7 @@ const kept = useQuery({
     answer<BoardView>(
       api.GET('/api/overlays/{name}', { params: { path: { name: props.name }, query: { version: version.value } } }),
     ),
+  meta: told,
 })
 const familyId = computed(() => (fresh.value ? String(route.query.family ?? '') : (kept.data.value?.row.family ?? '')))
 const asked = [route.query.choice ?? []].flat().map((one) => String(one).split(':') as [string, string])

@@ -21,7 +21,7 @@ const { data: boards } = useQuery({
   queryFn: () =>
     answer<{ name: string; title: string }[]>(api.GET('/api/visits/{id}/new-boards', { params: { path: { id } } })),
 })
-const { data: change, error } = useQuery({
+const { data: change, isPending } = useQuery({
   queryKey: computed(() => ['visit', id, 'change-out', part.value, board.value, page.value?.entries]),
   queryFn: () =>
     answer<ChangeOut>(
@@ -35,8 +35,7 @@ const { data: change, error } = useQuery({
 
 <template>
   <main class="page" data-test="change-page">
-    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
-    <p v-else-if="!change" class="soft">Laying out the board.</p>
+    <p v-if="isPending" class="soft">Laying out the board.</p>
     <template v-if="change">
       <h1 class="h3">Changing the {{ change.boards.find((b) => b.part === change!.board)?.label }}</h1>
       <p v-if="change.blocked" class="blocked" data-test="blocked">{{ change.blocked }}</p>

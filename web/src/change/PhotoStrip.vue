@@ -66,7 +66,9 @@ function onReport(photo: Photo) {
         </label>
       </li>
     </ul>
-    <p v-else class="soft">No photograph yet. Take one of the whole board, and one of each plug.</p>
+    <p v-else-if="photos.data.value" class="soft">
+      No photograph yet. Take one of the whole board, and one of each plug.
+    </p>
   </div>
 </template>
 

@@ -8,8 +8,8 @@ const route = useRoute()
 </script>
 
 <template>
-  <figure v-if="switches.length" class="bank">
-    <div v-for="s in switches" :key="s.setting" class="switch">
+  <div v-if="switches.length" class="bank">
+    <figure v-for="s in switches" :key="s.setting" class="switch">
       <figcaption>{{ s.label }}</figcaption>
       <ol>
         <li v-for="p in s.positions" :key="p" :class="{ found: p === s.found }">
@@ -21,16 +21,19 @@ const route = useRoute()
         </li>
       </ol>
       <p v-if="!s.found" class="soft">Nobody wrote down how it stood.</p>
-    </div>
+    </figure>
     <RouterLink class="key quiet" :to="{ name: 'settings', params: route.params }"
       >Write down how they stood</RouterLink
     >
-  </figure>
+  </div>
 </template>
 
 <style scoped lang="scss">
 .bank {
   margin: 1rem 0 0;
+}
+.switch {
+  margin: 0;
 }
 figcaption {
   font-weight: 700;

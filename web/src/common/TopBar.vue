@@ -2,9 +2,11 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { logOut, Problem } from '../api/client'
+import { logOut } from '../api/client'
 import { useMe } from '../api/useMe'
+import { useLoggedOut } from '../api/useTrouble'
 import { useTheme } from '../theme/useTheme'
+import FetchTrouble from './FetchTrouble.vue'
 
 /** Stays: a page on which nothing may be lost asks for the login itself. */
 const props = defineProps<{ title: string; stays?: boolean }>()
@@ -14,9 +16,14 @@ const queries = useQueryClient()
 const { theme, toggle } = useTheme()
 const { me } = useMe()
 
-watch(me.error, (error) => {
-  if (error instanceof Problem && error.status === 401 && !props.stays) void router.replace('/login')
-})
+const loggedOut = useLoggedOut()
+watch(
+  loggedOut,
+  (out) => {
+    if (out && !props.stays) void router.replace('/login')
+  },
+  { immediate: true },
+)
 
 async function leave() {
   await logOut().catch(() => undefined)
@@ -39,6 +46,7 @@ async function leave() {
       <span class="name">{{ me.data.value.name }}, </span>log out
     </button>
   </header>
+  <FetchTrouble />
 </template>
 
 <style scoped lang="scss">

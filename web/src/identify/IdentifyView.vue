@@ -4,6 +4,7 @@ import { onKeyStroke } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type BoardRow, type Identified, type Site, type SiteUnit } from '../api/client'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import CandidateList from './CandidateList.vue'
 
@@ -17,6 +18,7 @@ const state = useQuery({
   queryKey: computed(() => ['identify', answers.value]),
   queryFn: () => answer<Identified>(api.POST('/api/identify', { body: { answers: answers.value } })),
   placeholderData: (before) => before,
+  meta: told,
 })
 const question = computed(() => state.data.value?.next ?? null)
 const families = computed(() => state.data.value?.families ?? [])

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api, type Job } from '../api/client'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { dayLabel, shiftDay, today } from './day'
 import JobList from './JobList.vue'
@@ -10,6 +11,7 @@ const day = ref(today())
 const jobs = useQuery({
   queryKey: computed(() => ['jobs', day.value]),
   queryFn: () => answer<Job[]>(api.GET('/api/jobs', { params: { query: { day: day.value } } })),
+  meta: told,
 })
 </script>
 

@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { shiftDay, today } from './day'
 import FewFirst from './FewFirst.vue'
@@ -19,6 +20,7 @@ const { data, error, refetch } = useQuery({
   queryFn: () =>
     answer<Overview>(api.GET('/api/lead/overview', { params: { query: { from: from.value, to: to.value } } }) as never),
   placeholderData: keepPreviousData,
+  meta: told,
 })
 const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.value}`)
 </script>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import { useAttempt } from '../api/useAttempt'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import ShareMove from './ShareMove.vue'
 
@@ -11,6 +12,7 @@ const SHOWN = 8
 const { data, error, refetch } = useQuery({
   queryKey: ['learning'],
   queryFn: () => answer<Learning>(api.GET('/api/lead/learning')),
+  meta: told,
 })
 const { attempt, busy, problem } = useAttempt()
 const doing = (work: () => Promise<unknown>) => attempt(() => work().then(() => refetch()))

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { answer, api, type Job } from '../api/client'
 import { useMe } from '../api/useMe'
 import { useAttempt } from '../api/useAttempt'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import JobList from './JobList.vue'
 
@@ -23,6 +24,7 @@ const found = useQuery({
   queryKey: computed(() => ['found', wanted.value]),
   queryFn: () => answer<Job[]>(api.GET('/api/visits', { params: { query: { query: wanted.value } } })),
   enabled: computed(() => wanted.value.length > 0),
+  meta: told,
 })
 const { lead } = useMe()
 

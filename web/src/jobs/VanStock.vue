@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
+import { told } from '../api/useTrouble'
 import { money } from '../visit/money'
 
 /** What each van should carry, one van at a time or all of them together. */
@@ -10,6 +11,7 @@ type Stock = components['schemas']['StockPage']
 const { data, error } = useQuery({
   queryKey: ['stock'],
   queryFn: () => answer<Stock>(api.GET('/api/lead/stock')),
+  meta: told,
 })
 const ALL = -1
 const chosen = ref(ALL)

@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { answer, api, plain, Problem, type Diagram, type Family, type FaultProof } from '../api/client'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import OwnPacks from './OwnPacks.vue'
@@ -22,12 +23,14 @@ const patient = {
   retry: (times: number, error: unknown) => times < 30 && error instanceof Problem && error.progress !== undefined,
   retryDelay: 1500,
   staleTime: Infinity,
+  meta: told,
 }
 const unit = useQuery({
   queryKey: computed(() => ['pack', family.value, choice.value, 'family']),
   queryFn: () => answer<Family>(api.GET('/api/packs/{id}/family', asked.value)),
   enabled: computed(() => !!family.value),
   staleTime: Infinity,
+  meta: told,
 })
 const run = useQuery({
   queryKey: computed(() => ['pack', family.value, choice.value, 'run']),
@@ -49,6 +52,7 @@ const text = useQuery({
   queryFn: () => plain(file.value),
   enabled: computed(() => !!family.value && shown.value === 'text'),
   staleTime: Infinity,
+  meta: told,
 })
 const unproven = computed(() => (proof.data.value ?? []).filter((f) => !f.proven))
 const queries = useQueryClient()

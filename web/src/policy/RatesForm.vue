@@ -59,7 +59,7 @@ function save() {
     </div>
     <div v-for="f in fields" :key="f.name">
       <label :for="`rate-${f.name}`"
-        >{{ f.label }}<span class="soft"> {{ f.unit || rates.currency }}</span></label
+        >{{ f.label }} <span class="soft">{{ f.unit || rates.currency }}</span></label
       >
       <input
         :id="`rate-${f.name}`"

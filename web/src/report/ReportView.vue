@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answer, api, type Report, type Verdict } from '../api/client'
 import { useVisit } from '../api/useVisit'
+import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
 import { outcomes } from '../visit/outcomes'
@@ -23,6 +24,7 @@ const states = { GOOD: 'good', BAD: 'not good', MISSING: 'missing' }
 const { data: report, error: unfound } = useQuery({
   queryKey: ['visit', props.id, 'report', computed(() => page.value?.entries)],
   queryFn: () => answer<Report>(api.GET('/api/visits/{id}/report', { params: { path: { id: props.id } } })),
+  meta: told,
 })
 </script>
 

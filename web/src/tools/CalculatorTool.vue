@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Problem } from '../api/client'
+import { told } from '../api/useTrouble'
 import NotFound from '../common/NotFound.vue'
 import CalculatorForm from './CalculatorForm.vue'
 import ToolPage from './ToolPage.vue'
@@ -8,7 +9,7 @@ import { useCalculator } from './useCalculator'
 
 /** A calculation of setting up, without a visit. */
 const props = defineProps<{ id: string }>()
-const { data, error } = useCalculator(() => props.id)
+const { data, error } = useCalculator(() => props.id, told)
 const problem = computed(() => error.value as Problem | null)
 </script>
 

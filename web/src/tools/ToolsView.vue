@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { answer, api, type Problem } from '../api/client'
+import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
 
-const { data, error } = useQuery({
+const { data } = useQuery({
   queryKey: ['calculators'],
   queryFn: () => answer<components['schemas']['CalculatorLine'][]>(api.GET('/api/tools/calculators')),
 })
-const problem = computed(() => error.value as Problem | null)
 const own = [
   {
     to: '/tools/economizer',
@@ -33,7 +32,6 @@ const tools = computed(() => [
   <main class="page">
     <h1 class="h4">Tools</h1>
     <p class="soft">Each stands alone, without a visit.</p>
-    <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <ul class="tools">
       <li v-for="t in tools" :key="t.to">
         <RouterLink :to="t.to"

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/vue-query'
 import { answer, api } from '../api/client'
+import { told } from '../api/useTrouble'
 import type { components } from '../api/schema'
 
 /** A calculation of setting up with what it asks for. */
-export const useCalculator = (id: () => string) =>
+export const useCalculator = (id: () => string, meta?: typeof told) =>
   useQuery({
     queryKey: ['calculator', id],
     queryFn: () =>
@@ -12,4 +13,5 @@ export const useCalculator = (id: () => string) =>
       ),
     enabled: () => id() !== '',
     retry: false,
+    meta,
   })

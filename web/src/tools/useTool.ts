@@ -3,6 +3,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Problem } from '../api/client'
+import { told } from '../api/useTrouble'
 import { fromLink, toLink } from './query'
 
 /** What is typed is computed as soon as it rests; what was computed last stays while something cannot be. */
@@ -15,6 +16,7 @@ export function useComputed<I, O>(name: string, inputs: Readonly<Ref<I>>, comput
     queryKey: ['tool', name, settled],
     queryFn: () => compute(settled.value),
     retry: false,
+    meta: told,
   })
   const result = shallowRef<O>()
   watch(

@@ -86,7 +86,7 @@ onKeyStroke(['w', 'W'], (event) => {
       <li v-for="t in others" :key="t.id">
         <button type="button" class="key" @click="emit('choose', t.id)">
           <span
-            >{{ t.instruction }}<small> {{ t.mode }} · {{ t.moment }}</small></span
+            >{{ t.instruction }} <small>{{ t.mode }} · {{ t.moment }}</small></span
           >
           <span class="num">{{ minutes(t.minutes) }}</span>
         </button>

@@ -16,6 +16,7 @@ const enter = () =>
   attempt(async () => {
     await logIn(username.value.trim(), password.value)
     queries.setQueryData(['me'], await answer(api.GET('/api/me')))
+    void queries.refetchQueries({ type: 'active', predicate: (query) => query.state.status === 'error' })
     emit('done')
   })
 </script>

@@ -15,7 +15,7 @@ defineProps<{ plan: Way[] }>()
       <span class="then">
         <template v-if="w.next"
           >then <strong>{{ w.next.instruction }}</strong>
-          <span class="soft"> {{ w.next.moment }} · {{ minutes(w.next.minutes) }}</span></template
+          <span class="soft">{{ w.next.moment }} · {{ minutes(w.next.minutes) }}</span></template
         >
         <template v-else-if="w.suspects.length">then it is clear enough</template>
         <template v-else>then take it again</template>

@@ -12,7 +12,7 @@ import { useChains } from './useDetails'
 const { visit, add, problem, sending } = useHandle()
 const route = useRoute()
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const { data, isPending } = useChains()
+const { data } = useChains()
 const chains = computed(() => data.value ?? [])
 const chosen = ref('')
 const chain = computed<Chain | undefined>(
@@ -96,7 +96,7 @@ async function take() {
           </li>
         </ol>
       </template>
-      <p v-else-if="!isPending" class="soft">This unit has no chain of points to walk along.</p>
+      <p v-else-if="data" class="soft">This unit has no chain of points to walk along.</p>
     </section>
     <div class="side">
       <form v-if="chain && point && !closed" class="take" @submit.prevent="take">

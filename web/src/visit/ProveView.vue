@@ -9,7 +9,7 @@ import { useProving } from './useDetails'
 
 const { visit, page, unit, problem } = useHandle()
 const route = useRoute()
-const { data: proving } = useProving()
+const { data: proving, isPending } = useProving()
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const left = computed(() => proving.value?.items.filter((i) => i.state !== 'GOOD').length ?? 0)
 const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSING'))
@@ -36,7 +36,7 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
     </template>
-    <p v-else class="soft">Fetching what proves it.</p>
+    <p v-else-if="isPending" class="soft">Fetching what proves it.</p>
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
       >Page to print</RouterLink
     >

@@ -8,7 +8,7 @@ import { useHistory } from './useDetails'
 /** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
 const { visit, unit, page, add } = useHandle()
 const route = useRoute()
-const { data: history } = useHistory()
+const { data: history, isPending } = useHistory()
 const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
 function reset(yes: boolean) {
   const { entry, days, part } = history.value!.last!
@@ -47,9 +47,9 @@ const day = (at?: string | null) =>
       Its {{ l.part }} is lent to {{ l.to }} since {{ day(l.since) }} and not back.
     </p>
     <h2 class="h5 mt-4">Visits before</h2>
-    <p v-if="!history" class="soft">Fetching the visits before.</p>
-    <p v-else-if="history.visits.length === 0" class="soft">Nobody was here before with this program.</p>
-    <ol v-else class="past">
+    <p v-if="isPending" class="soft">Fetching the visits before.</p>
+    <p v-else-if="history?.visits.length === 0" class="soft">Nobody was here before with this program.</p>
+    <ol v-else-if="history" class="past">
       <li v-for="v in history.visits" :key="v.job.id">
         <p class="mb-1">
           <strong>{{ day(v.closedAt) }}</strong>, {{ v.job.technician }}:

@@ -2,6 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, provide, ref } from 'vue'
 import { Problem } from '../api/client'
+import { useLoggedOut } from '../api/useTrouble'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { clock, percent, timeOfDay } from './format'
@@ -27,13 +28,8 @@ const changes = computed(() => handle.page.value?.changes ?? [])
 const progress = computed(() =>
   handle.waitingFor.value instanceof Problem ? handle.waitingFor.value.progress : undefined,
 )
-const lostSession = computed(
-  () => handle.loginNeeded.value || (handle.error.value instanceof Problem && handle.error.value.status === 401),
-)
-async function loggedIn() {
-  await handle.resume()
-  if (handle.error.value) await handle.refetch()
-}
+const loggedOut = useLoggedOut()
+const lostSession = computed(() => handle.loginNeeded.value || loggedOut.value)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1000)
 const since = (at: number) => clock((now.value - at) / 1000)
@@ -49,7 +45,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <TopBar :title="title" stays />
-  <LoginInPlace v-if="lostSession" :waiting="handle.waiting.value.length" @done="loggedIn" />
+  <LoginInPlace v-if="lostSession" :waiting="handle.waiting.value.length" @done="handle.resume" />
   <div v-if="handle.visit.value && handle.page.value" class="visit">
     <nav class="steps no-print" aria-label="Steps of the visit">
       <RouterLink :to="{ name: 'before', params: { id } }">1 Before<span class="long"> power</span></RouterLink>

@@ -14,7 +14,7 @@ import WayFigures from './WayFigures.vue'
 
 const { id, visit } = useHandle()
 const route = useRoute()
-const { data: out, error } = useWaysOut()
+const { data: out, isPending } = useWaysOut()
 const quotes = useQuotes()
 const open = ref('')
 const { attempt, busy, problem } = useAttempt()
@@ -35,8 +35,7 @@ function quote(way: string) {
 
 <template>
   <main class="page" data-test="ways-page">
-    <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
-    <p v-else-if="!out" class="soft">Working it out.</p>
+    <p v-if="isPending" class="soft">Working it out.</p>
     <template v-if="out">
       <p class="eyebrow">{{ out.proven ? 'Proven' : 'Not proven yet' }}</p>
       <h1 class="h3">{{ out.cause || 'Ways out' }}</h1>
