@@ -12,8 +12,10 @@ export const json = (body: unknown, status = 200) =>
 
 type Answer = unknown | ((request: Request) => Response | Promise<Response>)
 
-/** What the server answers, by path; a path that is not there is not found. Gives the requests that came, as they come. */
-export function serve(answers: Record<string, Answer>): Request[] {
+/** What the server answers: to each request, or by path; a path that is not there is not found. Gives the requests that came, as they come. */
+export function serve(
+  answers: Record<string, Answer> | ((request: Request) => Response | Promise<Response>),
+): Request[] {
   const came: Request[] = []
   vi.stubGlobal('fetch', async (asked: Request | string, init?: RequestInit) => {
     const request = new Request(
@@ -21,6 +23,7 @@ export function serve(answers: Record<string, Answer>): Request[] {
       asked instanceof Request ? asked : init,
     )
     came.push(request)
+    if (typeof answers === 'function') return answers(request)
     const path = new URL(request.url).pathname
     if (!(path in answers)) return json({ detail: `There is no ${path}.` }, 404)
     const answer = answers[path]

@@ -34,13 +34,13 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
     meta: told,
   })
 
-  function taken(told: LogAnswer) {
+  function taken(answered: LogAnswer) {
     client.setQueryData<Visit>(key, (visit) =>
       visit
         ? {
             ...visit,
-            page: told.page,
-            twinsSaid: told.twins,
+            page: answered.page,
+            twinsSaid: answered.twins,
             openedAt: visit.openedAt ?? new Date().toISOString(),
             job: { ...visit.job, state: visit.job.state === 'PLANNED' ? 'OPEN' : visit.job.state },
           }

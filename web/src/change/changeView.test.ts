@@ -82,7 +82,10 @@ describe('the photographs', () => {
 
   it('are taken one after the other under what is on them, and listed', async () => {
     const kept: unknown[] = []
-    const came = serve({ [at]: () => json(kept) })
+    const came = serve((request) => {
+      if (request.method === 'PUT') kept.push({ ...photo, id: `p${kept.length}` })
+      return json(request.method === 'PUT' ? photo : kept)
+    })
     const page = shown(PhotoStrip, { props: { closed: false } })
     await flushPromises()
     expect(page.text()).toContain('No photograph yet.')
@@ -90,14 +93,6 @@ describe('the photographs', () => {
     const input = page.get<HTMLInputElement>('[data-test=photo]')
     const files = ['a.png', 'b.png'].map((name) => new File(['x'], name, { type: 'image/png' }))
     Object.defineProperty(input.element, 'files', { value: files })
-    vi.stubGlobal('fetch', async (path: string | Request, init?: RequestInit) => {
-      if (init?.method === 'PUT') {
-        came.push(new Request(new URL(path as string, 'http://x'), init))
-        kept.push({ ...photo, id: `p${kept.length}` })
-        return json(photo)
-      }
-      return json(kept)
-    })
     await input.trigger('change')
     await flushPromises()
     const sent = came.filter((request) => request.method === 'PUT')
@@ -108,14 +103,13 @@ describe('the photographs', () => {
   })
 
   it('that are refused say why', async () => {
-    serve({ [at]: [] })
+    serve((request) =>
+      request.method === 'PUT' ? json({ detail: 'That is a PDF. Take a photograph.' }, 415) : json([]),
+    )
     const page = shown(PhotoStrip, { props: { closed: false } })
     await flushPromises()
     const input = page.get<HTMLInputElement>('[data-test=photo]')
     Object.defineProperty(input.element, 'files', { value: [new File(['%PDF'], 'a.pdf')] })
-    vi.stubGlobal('fetch', async (_: unknown, init?: RequestInit) =>
-      init?.method === 'PUT' ? json({ detail: 'That is a PDF. Take a photograph.' }, 415) : json([]),
-    )
     await input.trigger('change')
     await flushPromises()
     expect(page.get('[role=alert]').text()).toBe('That is a PDF. Take a photograph.')

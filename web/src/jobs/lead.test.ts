@@ -1,6 +1,6 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
+import { json, serve, shown as mounted } from '../testing'
 import FigureBars from './FigureBars.vue'
 import LeadView from './LeadView.vue'
 
@@ -25,17 +25,10 @@ const shown = {
   verdict: 'igniter open',
   skipped: 0,
 }
-const json = (body: unknown, status = 200) =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
 
 async function page(answers: (path: string) => Response) {
-  vi.stubGlobal('fetch', async (request: Request) => answers(new URL(request.url, 'http://x').pathname))
-  const made = mount(LeadView, {
-    global: {
-      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
-      stubs: { RouterLink: RouterLinkStub, TopBar: true },
-    },
-  })
+  serve((request) => answers(new URL(request.url).pathname))
+  const made = mounted(LeadView)
   await flushPromises()
   return made
 }

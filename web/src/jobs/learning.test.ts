@@ -1,13 +1,11 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
+import { json, serve, shown } from '../testing'
 import LearningView from './LearningView.vue'
 import ShareMove from './ShareMove.vue'
 import ShopTest from './ShopTest.vue'
 
-const json = (body: unknown, status = 200) =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
 const igniter = { part: 'igniter', label: 'igniter', before: 0.1, confirmed: 9, after: 0.2 }
 const board = { part: 'board', label: 'control board', before: 0.08, confirmed: 0, after: 0.05 }
 const family = { family: 'f1', title: 'Furnace', confirmed: 9, parts: [igniter, board] }
@@ -15,18 +13,12 @@ const ageing = { before: 9, after: 8.2, faults: 3, unitYears: 12.5 }
 const sent: { method: string; path: string; body: string }[] = []
 
 async function page(view: Component, answers: (path: string) => Response, props = {}) {
-  vi.stubGlobal('fetch', async (request: Request) => {
-    const path = new URL(request.url, 'http://x').pathname
+  serve(async (request) => {
+    const path = new URL(request.url).pathname
     sent.push({ method: request.method, path, body: await request.clone().text() })
     return answers(path)
   })
-  const made = mount(view, {
-    props,
-    global: {
-      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
-      stubs: { RouterLink: RouterLinkStub, TopBar: true },
-    },
-  })
+  const made = shown(view, { props })
   await flushPromises()
   return made
 }

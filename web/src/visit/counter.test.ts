@@ -1,24 +1,15 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { ref } from 'vue'
+import { json, serve, shown } from '../testing'
 import AtTheCounter from './AtTheCounter.vue'
-import { visitKey } from './handle'
 
-const json = (body: unknown) => new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } })
 const line = { part: 'igniter', label: 'hot-surface igniter', price: 71, pieces: 2, hours: 1.5, counted: 60 }
 const counter = { away: null, askedAt: '2026-11-27T14:05:00Z', currency: 'SKD', lines: [line] }
 
 async function asked(answers: unknown, closed = false) {
-  vi.stubGlobal('fetch', async () => json(answers))
+  serve(() => json(answers))
   const add = vi.fn()
-  const made = mount(AtTheCounter, {
-    props: { closed },
-    global: {
-      plugins: [[VueQueryPlugin, { queryClient: new QueryClient() }]],
-      provide: { [visitKey as symbol]: { id: 'v1', add, page: ref(null), visit: ref(null) } },
-    },
-  })
+  const made = shown(AtTheCounter, { props: { closed }, handle: { add } })
   await made.find('[data-test=ask-supplier]').trigger('click')
   await flushPromises()
   return { made, add }

@@ -1,36 +1,22 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type Component, ref } from 'vue'
-import { visitKey } from './handle'
+import { json, serve, shown } from '../testing'
 import ProveView from './ProveView.vue'
 import SettingsView from './SettingsView.vue'
 
-vi.mock('vue-router', async (original) => ({
-  ...(await original<object>()),
-  useRoute: () => ({ params: { id: 'v1' } }),
-}))
-
-const json = (body: unknown) => new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } })
 const add = vi.fn()
 
 async function page(view: Component, answered: unknown, log: unknown[] = [], closedAt: string | null = null) {
-  vi.stubGlobal('fetch', async () => json(answered))
-  const made = mount(view, {
-    global: {
-      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
-      provide: {
-        [visitKey as symbol]: {
-          id: 'v1',
-          add,
-          problem: ref(null),
-          visit: ref({ id: 'v1', closedAt }),
-          page: ref({ entries: 3, log, diagram: {} }),
-          unit: ref({ defer: "The maker's instructions come first." }),
-        },
-      },
-      stubs: { RouterLink: RouterLinkStub, ProveItem: true, TimingDiagram: true, CloseVisit: true },
+  serve(() => json(answered))
+  const made = shown(view, {
+    handle: {
+      add,
+      visit: ref({ closedAt }),
+      page: ref({ entries: 3, log, diagram: {} }),
+      unit: ref({ defer: "The maker's instructions come first." }),
     },
+    stubs: { ProveItem: true, TimingDiagram: true, CloseVisit: true },
   })
   await flushPromises()
   return made

@@ -1,8 +1,7 @@
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
-import { visitKey } from './handle'
+import { json, serve, shown } from '../testing'
 import WayOutView from './WayOutView.vue'
 
 vi.mock('vue-router', async (original) => ({
@@ -37,19 +36,12 @@ const out = {
   byAge: null,
   figures: [],
 }
-const json = (body: unknown, status = 200) =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } })
 
 async function page(closedAt: string | null, answers: (request: Request) => Response) {
-  vi.stubGlobal('fetch', async (request: Request) => answers(request))
-  const made = mount(WayOutView, {
-    global: {
-      plugins: [[VueQueryPlugin, { queryClient: new QueryClient({ defaultOptions: { queries: { retry: false } } }) }]],
-      provide: {
-        [visitKey as symbol]: { id: 'v1', add: vi.fn(), page: ref(null), visit: ref({ id: 'v1', closedAt }) },
-      },
-      stubs: { RouterLink: RouterLinkStub, WayFigures: true, AtTheCounter: true, QuoteList: true },
-    },
+  serve(answers)
+  const made = shown(WayOutView, {
+    handle: { visit: ref({ closedAt }) },
+    stubs: { WayFigures: true, AtTheCounter: true, QuoteList: true },
   })
   await flushPromises()
   return made
