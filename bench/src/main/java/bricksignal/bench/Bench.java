@@ -1,5 +1,6 @@
 package bricksignal.bench;
 
+import bricksignal.bench.server.AnywhereBench;
 import bricksignal.bench.server.BoardsBench;
 import bricksignal.bench.server.ColdBench;
 import bricksignal.bench.server.FaultsBench;
@@ -33,12 +34,13 @@ public final class Bench {
             case "load" -> LoadBench.run(seed, number(words, "--technicians", 20), Double.parseDouble(option(words, "--think", "0")),
                     number(words, "--seconds", 40), number(words, "--warm", 120), option(words, "--family", ""));
             case "boards" -> BoardsBench.run(seed, number(words, "--count", 200));
+            case "anywhere" -> AnywhereBench.run(seed, number(words, "--units", 200), number(words, "--people", 20), number(words, "--each", 10));
             case "cold" -> ColdBench.run();
             case "fuzz" -> FuzzBench.run(seed, number(words, "--bodies", 10_000));
             case "record" -> RecordBench.run(seed, number(words, "--visits", 20_000));
             case "faults" -> FaultsBench.run(seed, number(words, "--kills", 200));
             default -> throw new IllegalArgumentException("bench '" + what + "' is unknown; there are diagnosis, strangers, learning, exact, lamp, speed, "
-                    + "load, boards, cold, record, fuzz and faults");
+                    + "load, boards, anywhere, cold, record, fuzz and faults");
         };
         String file = option(words, "--json", "");
         if (!file.isEmpty()) {

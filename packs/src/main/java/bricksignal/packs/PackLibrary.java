@@ -2,6 +2,7 @@ package bricksignal.packs;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.unit.UnitModel;
 import java.io.IOException;
 import java.io.InputStream;
@@ -113,14 +114,18 @@ public final class PackLibrary {
                 key -> Document.read(read(key, "/packs/assemblies/" + key + ".yaml"), Document.Shape.ASSEMBLY)) : null;
     }
 
-    /** A shipped pack made ready with the records of its runs, which were taken when this was built. */
-    public static CompiledPack ready(UnitModel model) {
-        return CompiledPack.of(model, ErrorModel.defaults(), records(model.id()));
+    /**
+     * A shipped pack made ready with the records of its runs, which were taken when this was built.
+     *
+     * @param shelf where what can be worked out again is held, beside that of other units
+     */
+    public static CompiledPack ready(UnitModel model, Shelf shelf) {
+        return CompiledPack.of(model, ErrorModel.defaults(), shelf, records(model.id()));
     }
 
-    /** The same of a shipped pack by its id, as it usually is. */
+    /** The same of a shipped pack by its id, as it usually is, with a shelf of its own. */
     public static CompiledPack ready(String id) {
-        return ready(shipped(id));
+        return ready(shipped(id), Shelf.usual());
     }
 
     /** A shipped pack as it usually is, whose faults are known from the records. */

@@ -8,6 +8,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import java.util.List;
@@ -70,6 +71,6 @@ class TakeRecordsTest {
     @Test
     void recordsOfAnotherUnitAreRefused() {
         assertThatThrownBy(() -> CompiledPack.of(PackReader.read(PackLibrary.text("f1-furnace")), ErrorModel.defaults(),
-                PackLibrary.ready("f3-vehicle").records())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit");
+                Shelf.usual(), PackLibrary.ready("f3-vehicle").records())).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("another unit");
     }
 }

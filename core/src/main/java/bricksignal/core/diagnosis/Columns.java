@@ -2,18 +2,20 @@ package bricksignal.core.diagnosis;
 
 /**
  * How likely every considered hypothesis makes an observation. The same is asked for again and again, by each visit and each way that is
- * thought through, so what was asked for lately is kept: at most some 7 MB a unit (600 hypotheses, two or three numbers each).
+ * thought through, so what was asked for lately is kept on the shelf.
  */
 final class Columns {
 
-    private static final int MOST = 500;
+    /** The observations that belong together and are part of the key: their records and lists, from memory of the heap. */
+    private static final long BYTES_OF_A_KEY = 600;
 
     private final CompiledPack pack;
     private final Likelihoods likelihoods;
     private final Likelihoods loose;
-    private final Recent<Evidence.Entry, Column> known = new Recent<>(MOST);
+    private final Shelf.Row<Evidence.Entry, Column> known;
 
-    Columns(CompiledPack pack) {
+    Columns(CompiledPack pack, Shelf shelf) {
+        this.known = shelf.row(column -> BYTES_OF_A_KEY + 3L * Double.BYTES * column.stopped().length);
         this.pack = pack;
         this.likelihoods = Likelihoods.of(pack);
         this.loose = Likelihoods.loose(pack);
@@ -31,11 +33,6 @@ final class Columns {
 
     Column of(Evidence.Entry entry) {
         return known.get(entry, () -> made(entry));
-    }
-
-    /** About how many bytes are kept now. */
-    long bytes() {
-        return (long) known.size() * pack.space().considered().size() * 3 * Double.BYTES;
     }
 
     private Column made(Evidence.Entry entry) {

@@ -20,8 +20,10 @@ public final class CompiledPack {
 
     /** Share of the work that the listed faults take, for the progress; the rest is for what no list names. */
     private static final double LISTED = 0.5;
-    private static final long BYTES_OF_A_MODEL = 100_000;
+    private static final long BYTES_OF_A_MODEL = 300_000;
     private static final long BYTES_OF_A_TEST = 600;
+    /** What a test shows under a hypothesis, as a reference to chances that are mostly shared. */
+    private static final long BYTES_OF_AN_OUTCOME = 6;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -33,10 +35,11 @@ public final class CompiledPack {
     private final Predictions predictions;
     private final Map<UnitModel.Stage, ChannelRun.Span> stages = new LinkedHashMap<>();
     private final boolean shares;
+    private final Shelf shelf;
     private final Columns columns;
 
     private CompiledPack(UnitModel model, ErrorModel errors, VirtualUnit nominal, SequenceStory story, HypothesisSpace space,
-            TestCatalogue catalogue, Runs runs, Predictions predictions, boolean shares) {
+            TestCatalogue catalogue, Runs runs, Predictions predictions, boolean shares, Shelf shelf) {
         this.model = model;
         this.errors = errors;
         this.nominal = nominal;
@@ -46,46 +49,46 @@ public final class CompiledPack {
         this.runs = runs;
         this.predictions = predictions;
         this.shares = shares;
-        this.columns = new Columns(this);
+        this.shelf = shelf;
+        this.columns = new Columns(this, shelf);
         model.stages().forEach(stage -> nominal.usualRun().firstStretch(stage.when())
                 .ifPresent(span -> stages.put(stage, new ChannelRun.Span(span[0], span[1]))));
     }
 
-    /** Compiles a model. */
+    /** Compiles a model, with a shelf of its own. */
     public static CompiledPack of(UnitModel model, ErrorModel errors) {
-        return of(model, errors, share -> { });
+        return of(model, errors, Shelf.usual(), share -> { });
     }
 
     /**
      * Compiles a model.
      *
+     * @param shelf where what can be worked out again is held, beside that of other units
      * @param progress told now and then which share of the work is done, 0 to 1
      */
-    public static CompiledPack of(UnitModel model, ErrorModel errors, DoubleConsumer progress) {
-        return of(model, errors, new SolvedStates(), Runs.Keeps.ALL, progress);
+    public static CompiledPack of(UnitModel model, ErrorModel errors, Shelf shelf, DoubleConsumer progress) {
+        return made(model, errors, new SolvedStates(), shelf, running(progress));
     }
 
     /**
-     * A board of this family with other times or values. Where its circuit is that of the family it shares all solved states;
-     * otherwise none are kept, and a reading that no test foresees takes a run anew.
+     * A board of this family with other times or values; it uses the solved states of the family where its circuit is the same.
      *
      * @param other the family's model with the board's times and values
      * @param progress told now and then which share of the work is done, 0 to 1
      */
     public CompiledPack board(UnitModel other, DoubleConsumer progress) {
-        boolean same = other.machine().circuit().elements().equals(model.machine().circuit().elements());
-        return same ? of(other, errors, runs.solvedStates(), Runs.Keeps.WHAT_IT_SHARES, progress)
-                : of(other, errors, new SolvedStates(), Runs.Keeps.RECORDS_ALONE, progress);
+        return made(other, errors, runs.solvedStates().passing(), shelf, running(progress));
     }
 
     /**
      * Makes a model ready with what was recorded of its runs before: nothing but the unit in good order is run.
      *
+     * @param shelf where what can be worked out again is held, beside that of other units
      * @param records as {@link #records()} wrote them
      * @throws IllegalArgumentException if they were written of another unit
      */
-    public static CompiledPack of(UnitModel model, ErrorModel errors, String records) {
-        return made(model, errors, new SolvedStates(), Runs.Keeps.ALL, runs -> runs.recall(records));
+    public static CompiledPack of(UnitModel model, ErrorModel errors, Shelf shelf, String records) {
+        return made(model, errors, new SolvedStates(), shelf, runs -> runs.recall(records));
     }
 
     /** The faults whose runs were recorded, by id. */
@@ -98,28 +101,26 @@ public final class CompiledPack {
         return runs.written();
     }
 
-    private static CompiledPack of(UnitModel model, ErrorModel errors, SolvedStates solved, Runs.Keeps keeps,
-            DoubleConsumer progress) {
-        return made(model, errors, solved, keeps, runs -> {
+    private static Consumer<Runs> running(DoubleConsumer progress) {
+        return runs -> {
             runs.run(share -> progress.accept(LISTED * share));
             runs.unlisted(share -> progress.accept(LISTED + (1 - LISTED) * share));
-            runs.letGo();
             progress.accept(1);
-        });
+        };
     }
 
-    private static CompiledPack made(UnitModel model, ErrorModel errors, SolvedStates solved, Runs.Keeps keeps,
-            Consumer<Runs> recording) {
+    private static CompiledPack made(UnitModel model, ErrorModel errors, SolvedStates solved, Shelf shelf, Consumer<Runs> recording) {
         VirtualUnit nominal = VirtualUnit.of(model, model.machine(), solved);
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), nominal.secondsOf(moment)));
         SequenceStory story = new SequenceStory(model, nominal.usualRun());
         HypothesisSpace space = new HypothesisSpace(model);
-        TestCatalogue catalogue = new TestCatalogue(model, seconds, ofTheRun(model, nominal, story));
-        Runs runs = new Runs(model, space, catalogue, new Recorder(model, errors, catalogue, nominal), nominal, solved, keeps);
+        TestCatalogue catalogue = new TestCatalogue(model, seconds, nominal, ofTheRun(model, nominal, story));
+        Runs runs = new Runs(model, space, catalogue, new Recorder(model, errors, catalogue, nominal), nominal, solved, shelf);
         recording.accept(runs);
-        Predictions predictions = new Predictions(model, errors, space, catalogue, story, runs);
-        return new CompiledPack(model, errors, nominal, story, space, catalogue, runs, predictions, false);
+        solved.rest();
+        Predictions predictions = new Predictions(model, errors, space, catalogue, story, runs, shelf);
+        return new CompiledPack(model, errors, nominal, story, space, catalogue, runs, predictions, false, shelf);
     }
 
     /** The tests that come out of the run of the unit in good order. */
@@ -137,8 +138,8 @@ public final class CompiledPack {
     public CompiledPack relabelled(UnitModel other) {
         Map<String, Double> seconds = new LinkedHashMap<>();
         model.moments().forEach(moment -> seconds.put(moment.id(), catalogue.seconds(moment.id())));
-        return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, ofTheRun(other, nominal, story)),
-                runs, predictions, true);
+        return new CompiledPack(other, errors, nominal, story, space, new TestCatalogue(other, seconds, nominal, ofTheRun(other, nominal, story)),
+                runs, predictions, true, shelf);
     }
 
     Columns columns() {
@@ -179,12 +180,13 @@ public final class CompiledPack {
     }
 
     /**
-     * About how many bytes it takes that it shares with no other pack: by the number of its runs, tests and solved states, with
-     * factors that were measured (docs/benchmarks.md). For holding packs by weight.
+     * About how many bytes it takes that it shares with no other pack, what will be worked out for its tests among it: by the number of
+     * its runs, tests and solved states, with factors that were measured (docs/benchmarks.md). For holding packs by weight; what it
+     * puts on the shelf is counted there.
      */
     public long bytes() {
         long labels = BYTES_OF_A_MODEL + (long) catalogue.tests().size() * BYTES_OF_A_TEST;
-        return (shares ? labels : labels + runs.bytes()) + columns.bytes();
+        return shares ? labels : labels + BYTES_OF_A_MODEL + runs.bytes() + BYTES_OF_AN_OUTCOME * catalogue.tests().size() * space.byPlace().size();
     }
 
     /** Solved states of its circuit, to be shared by boards of the same wiring. */

@@ -22,6 +22,10 @@ public final class Diagnosis {
     private static final double UNKNOWN_PRIOR = 0.02;
     private static final double DOUBT = 0.02;
     private static final double DECIDED = 0.5;
+    /** An entry of a map that keeps its order with a number, in the belief and in the ranking. */
+    private static final long BYTES_OF_A_BELIEF = 88;
+    /** An entry of a map with a sum, for each failure that no list names and each pair. */
+    private static final long BYTES_OF_A_SUM = 72;
 
     private final CompiledPack pack;
     private final boolean pairs;
@@ -76,12 +80,14 @@ public final class Diagnosis {
         this.observations = evidence.observations();
         this.sums = new ConcurrentHashMap<>(before.sums);
         Columns.Column known = pack.columns().of(evidence.entries().get(observations.size() - 1));
-        double[] column = new double[before.logs.length];
+        double[] column = known.stopped() == known.onItsWay() ? known.stopped() : new double[before.logs.length];
         this.logs = before.logs.clone();
         this.onItsWayLogs = before.onItsWayLogs.clone();
         this.looseLogs = before.looseLogs.clone();
         for (int h = 0; h < column.length; h++) {
-            column[h] = Math.max(known.stopped()[h], known.onItsWay()[h]);
+            if (column != known.stopped()) {
+                column[h] = Math.max(known.stopped()[h], known.onItsWay()[h]);
+            }
             logs[h] += known.stopped()[h];
             onItsWayLogs[h] += known.onItsWay()[h];
             looseLogs[h] += known.loose()[h];
@@ -110,6 +116,14 @@ public final class Diagnosis {
 
     public CompiledPack pack() {
         return pack;
+    }
+
+    /**
+     * About how many bytes it takes beside its unit and the diagnosis before it: numbers of each hypothesis, a belief in it, and one number more
+     * for each observation. For holding diagnoses by weight.
+     */
+    public long bytes() {
+        return (long) logs.length * (BYTES_OF_A_BELIEF + (long) Double.BYTES * (3 + observations.size())) + BYTES_OF_A_SUM * sums.size();
     }
 
     /** Everything observed, repairs among it. */
@@ -207,10 +221,10 @@ public final class Diagnosis {
         return known;
     }
 
-    /** True if a test can be made on this visit: a swap needs another unit of the site that runs well. */
+    /** True if a test can be made on this visit: a swap needs another unit of the site, of the same kind, that runs well. */
     public boolean possible(Test test) {
         return !(test instanceof Test.Check check && check.sense() == Test.Sense.SWAP)
-                || observations.stream().anyMatch(o -> o instanceof Observation.Twin twin && !twin.sameSymptom());
+                || observations.stream().anyMatch(o -> o instanceof Observation.Twin twin && !twin.sameSymptom() && twin.sameKind());
     }
 
     /** True if a test has been made on the unit as it is now as often as it makes sense: one that does not fit is repeated. */

@@ -18,7 +18,7 @@ public final class Outcomes {
     private static final double APART_SIGMAS = 2;
     /** So many standard deviations from a cut a number is on its side for sure: all but a millionth. */
     private static final double SURE = 5;
-    private static final int MOST_FURTHER = 400;
+    private static final long BYTES_OF_AN_ARRAY = 16;
 
     private final List<Prediction> representatives;
     private final double[] upTo;
@@ -27,10 +27,11 @@ public final class Outcomes {
     private final ErrorModel errors;
     private final double[][] listed;
     private final Map<List<Double>, double[]> kept = new LinkedHashMap<>();
-    private final Recent<HypothesisId, double[]> further = new Recent<>(MOST_FURTHER);
+    private final Shelf.Row<HypothesisId, double[]> further;
 
     private Outcomes(List<Prediction> representatives, double[] upTo, HypothesisSpace space,
-            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors, Shelf shelf) {
+        this.further = shelf.row(chances -> BYTES_OF_AN_ARRAY + (long) Double.BYTES * chances.length);
         this.representatives = List.copyOf(representatives);
         this.upTo = upTo;
         this.space = space;
@@ -44,15 +45,15 @@ public final class Outcomes {
      *
      * @param predicted what each hypothesis shows; all listed ones are asked, others when somebody asks for them
      */
-    static Outcomes of(HypothesisSpace space, Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
+    static Outcomes of(HypothesisSpace space, Function<HypothesisId, Prediction> predicted, ErrorModel errors, Shelf shelf) {
         List<Prediction> predictions = space.byPlace().stream().map(h -> predicted.apply(h.id())).toList();
         Prediction first = predictions.get(0);
         if (first instanceof Prediction.Chance) {
             return new Outcomes(List.of(new Prediction.Chance(1), new Prediction.Chance(0)), new double[0], space, predicted,
-                    errors);
+                    errors, shelf);
         }
-        return first instanceof Prediction.Choice ? choices(predictions, space, predicted, errors)
-                : numbers(predictions, space, predicted, errors);
+        return first instanceof Prediction.Choice ? choices(predictions, space, predicted, errors, shelf)
+                : numbers(predictions, space, predicted, errors, shelf);
     }
 
     /** How many outcomes there are. */
@@ -152,16 +153,16 @@ public final class Outcomes {
     }
 
     private static Outcomes choices(List<Prediction> predictions, HypothesisSpace space,
-            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors, Shelf shelf) {
         List<Prediction> representatives = new ArrayList<>();
         predictions.stream().flatMap(p -> ((Prediction.Choice) p).chances().keySet().stream()).distinct()
                 .forEach(what -> representatives.add(new Prediction.Choice(Map.of(what, 1.0))));
         representatives.add(new Prediction.Choice(Map.of(Told.SOMETHING_ELSE, 1.0)));
-        return new Outcomes(representatives, new double[0], space, predicted, errors);
+        return new Outcomes(representatives, new double[0], space, predicted, errors, shelf);
     }
 
     private static Outcomes numbers(List<Prediction> predictions, HypothesisSpace space,
-            Function<HypothesisId, Prediction> predicted, ErrorModel errors) {
+            Function<HypothesisId, Prediction> predicted, ErrorModel errors, Shelf shelf) {
         List<Prediction.Number> order = new ArrayList<>();
         for (Prediction prediction : predictions) {
             if (prediction instanceof Prediction.Sometimes sometimes) {
@@ -181,7 +182,7 @@ public final class Outcomes {
             representatives.add(order.get(cuts.get(k)));
         }
         upTo[cuts.size()] = Double.POSITIVE_INFINITY;
-        return new Outcomes(representatives, upTo, space, predicted, errors);
+        return new Outcomes(representatives, upTo, space, predicted, errors, shelf);
     }
 
     /** Cuts a stretch of numbers at its widest gap while its ends are apart; each cut is before the number of that index, in order. */

@@ -2,11 +2,14 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
 import bricksignal.core.board.Effect;
+import bricksignal.core.circuit.Circuit;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +25,8 @@ public final class Predictions {
     private static final double RESEATED = 0.7;
     private static final double ANYTHING = 0.5;
     private static final double AS_FAR_AS_IT_IS_RUN = 0.5;
-    private static final int MOST_FREE = 200;
+    /** A map's entry, and a number where it is no other's. */
+    private static final long BYTES_OF_A_FREE_NUMBER = 72;
 
     private final UnitModel model;
     private final ErrorModel errors;
@@ -31,15 +35,18 @@ public final class Predictions {
     private final SequenceStory story;
     private final Runs runs;
     private final Map<String, Outcomes> outcomes = new ConcurrentHashMap<>();
-    private final Recent<String, Map<HypothesisId, Prediction.Number>> free = new Recent<>(MOST_FREE);
+    private final Shelf shelf;
+    private final Shelf.Row<String, Map<HypothesisId, Prediction.Number>> free;
 
-    Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story, Runs runs) {
+    Predictions(UnitModel model, ErrorModel errors, HypothesisSpace space, TestCatalogue catalogue, SequenceStory story, Runs runs, Shelf shelf) {
         this.model = model;
         this.errors = errors;
         this.space = space;
         this.catalogue = catalogue;
         this.story = story;
         this.runs = runs;
+        this.shelf = shelf;
+        this.free = shelf.row(numbers -> BYTES_OF_A_FREE_NUMBER * numbers.size());
     }
 
     /** What the hypothesis shows in a test. */
@@ -73,7 +80,7 @@ public final class Predictions {
     public Outcomes outcomes(Test test) {
         Outcomes known = outcomes.get(test.id());
         if (known == null) {
-            known = Outcomes.of(space, id -> of(test, id), errors);
+            known = Outcomes.of(space, id -> of(test, id), errors, shelf);
             if (catalogue.place(test) >= 0) {
                 outcomes.put(test.id(), known);
             }
@@ -124,8 +131,19 @@ public final class Predictions {
         if (foreseen != null) {
             return foreseen;
         }
-        return free.get(reading.id(), ConcurrentHashMap::new).computeIfAbsent(run, id -> errors.spread(reading,
-                VirtualUnit.shown(runs.standing(id, reading.moment()), reading)));
+        Prediction.Number known = free.get(reading.id(), () -> everywhere(reading)).get(run);
+        return known == null ? errors.spread(reading, VirtualUnit.shown(model, runs.standing(run, reading.moment()), reading)) : known;
+    }
+
+    /** What a reading that no test foresees shows in each run of which there is a record; circuits that stand alike are solved once. */
+    private Map<HypothesisId, Prediction.Number> everywhere(Test.Reading reading) {
+        Map<List<Element>, Prediction.Number> alike = new HashMap<>();
+        Map<HypothesisId, Prediction.Number> numbers = new HashMap<>();
+        for (HypothesisId run : runs.recorded()) {
+            Circuit standing = runs.standing(run, reading.moment());
+            numbers.put(run, alike.computeIfAbsent(standing.elements(), elements -> errors.spread(reading, VirtualUnit.shown(model, standing, reading))));
+        }
+        return numbers;
     }
 
     private double yes(Hypothesis h, Test.Check check) {

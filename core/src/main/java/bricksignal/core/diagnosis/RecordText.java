@@ -4,6 +4,7 @@ import bricksignal.core.Known;
 import bricksignal.core.lamp.LampPattern;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -14,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Records of runs as text, so that they can be taken once and read whenever the same unit is made ready. What is as in the unit in
- * good order is written {@code =}. Of a record all is written but its solved circuits.
+ * good order is written {@code =}.
  *
  * <pre>
  * run     listed, milder or unlisted, the id of its fault, the runs that fail
@@ -23,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * damage  the elements that it takes with it
  * channel id, then whether it runs before, its stretches, begins and ends
  * peaks   amperes by load, in the order of the record of the unit in good order
+ * stands  by moment, in the order of the unit in good order: the places of the contacts and flames that stand otherwise
  * first   board, then share and pattern of each that its lamp shows before a board stops
  * numbers mean and sigma by place in the catalogue, - where there is none
  * before  the same as numbers before a board stops, = where it is as in numbers
@@ -91,6 +93,7 @@ final class RecordText {
         List<String> peaks = new ArrayList<>(List.of("peaks"));
         r.peaks().forEach((load, amps) -> peaks.add(amps.equals(good.peaks().get(load)) ? SAME : String.valueOf(amps)));
         line(text, peaks);
+        line(text, stands(r.standing(), good.standing()));
         List<String> numbers = new ArrayList<>(List.of("numbers"));
         List<String> before = new ArrayList<>(List.of("before"));
         List<String> shares = new ArrayList<>(List.of("shares"));
@@ -146,6 +149,7 @@ final class RecordText {
         Set<String> damage = new LinkedHashSet<>();
         Map<String, ChannelRun> channels = new LinkedHashMap<>();
         Map<String, Double> peaks = new LinkedHashMap<>();
+        Map<String, BitSet> standing = new LinkedHashMap<>();
         Prediction.@Nullable Number[] numbers = new Prediction.Number[good.numbers().length];
         Prediction.@Nullable Number[] before = new Prediction.Number[numbers.length];
         double[] shares = new double[good.shares().length];
@@ -158,6 +162,7 @@ final class RecordText {
                 case "damage" -> damage.addAll(ids(cells[1]));
                 case "channel" -> channels.put(cells[1], channel(cells, fits(good.channels().get(cells[1]), cells)));
                 case "peaks" -> peaks(cells, good.peaks(), peaks);
+                case "stands" -> stands(cells, good.standing(), standing);
                 case "numbers" -> numbers(cells, good.numbers(), numbers);
                 case "before" -> numbers(cells, numbers, before);
                 case "shares" -> shares(cells, good.shares(), shares);
@@ -170,7 +175,7 @@ final class RecordText {
             throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
         }
         return new Taken(run(run[1], run[2]), new RunRecord(found, reset, new LinkedHashSet<>(ids(run[3])), called, damage, channels, peaks,
-                Map.of(), numbers, before, first, shares));
+                standing, numbers, before, first, shares).sharing(good));
     }
 
     private static List<String> run(HypothesisId id) {
@@ -247,6 +252,32 @@ final class RecordText {
         int i = 1;
         for (Map.Entry<String, Double> load : good.entrySet()) {
             peaks.put(load.getKey(), cells[i].equals(SAME) ? load.getValue() : Double.valueOf(cells[i]));
+            i++;
+        }
+    }
+
+    private static List<String> stands(Map<String, BitSet> standing, Map<String, BitSet> good) {
+        List<String> cells = new ArrayList<>(List.of("stands"));
+        good.forEach((moment, closed) -> {
+            BitSet otherwise = (BitSet) closed.clone();
+            otherwise.xor(Known.in(standing, moment));
+            cells.add(otherwise.isEmpty() ? SAME : String.join(SPACE, otherwise.stream().mapToObj(String::valueOf).toList()));
+        });
+        return cells;
+    }
+
+    private static void stands(String[] cells, Map<String, BitSet> good, Map<String, BitSet> standing) {
+        sameCount(cells, good.size());
+        int i = 1;
+        for (Map.Entry<String, BitSet> moment : good.entrySet()) {
+            BitSet closed = moment.getValue();
+            if (!cells[i].equals(SAME)) {
+                closed = (BitSet) closed.clone();
+                for (String place : cells[i].split(SPACE)) {
+                    closed.flip(Integer.parseInt(place));
+                }
+            }
+            standing.put(moment.getKey(), closed);
             i++;
         }
     }

@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
+import bricksignal.core.board.run.Positions;
 import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
@@ -11,6 +12,7 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -49,7 +51,7 @@ final class Recorder {
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
         this.ways = Ways.of(model.scenarios().stream().map(scenario -> nominal.run(scenario.id())));
-        this.good = taken(nominal, null, standing(nominal));
+        this.good = taken(nominal, null);
     }
 
     /** The record of the unit in good order. */
@@ -59,17 +61,7 @@ final class Recorder {
 
     /** The record of another unit; what is as in the unit in good order is shared with its record. */
     RunRecord of(VirtualUnit unit) {
-        return taken(unit, good, standing(unit));
-    }
-
-    /** The same without the solved circuits: for a unit of which many may be asked for. */
-    RunRecord brief(VirtualUnit unit) {
-        return taken(unit, good, Map.of());
-    }
-
-    /** The solved circuit of a unit at a moment. */
-    Solution standing(VirtualUnit unit, Moment moment) {
-        return unit.run(moment.scenario()).at(catalogue.seconds(unit, moment)).unit().solution();
+        return taken(unit, good);
     }
 
     /** The runs that are watched, by id, in which some channel is on for another share of the time than in the unit in good order. */
@@ -129,15 +121,17 @@ final class Recorder {
         return mixed;
     }
 
-    /** The solved circuits of a unit, by moment. */
-    Map<String, Solution> standing(VirtualUnit unit) {
-        Map<String, Solution> standing = new LinkedHashMap<>();
-        model.moments().forEach(moment -> standing.put(moment.id(), standing(unit, moment)));
+    /** How the contacts of a unit stand, by moment. */
+    private Map<String, BitSet> standing(VirtualUnit unit, @org.jspecify.annotations.Nullable RunRecord like) {
+        Map<String, BitSet> standing = new LinkedHashMap<>();
+        for (Moment moment : model.moments()) {
+            BitSet closed = Positions.of(unit.run(moment.scenario()).at(catalogue.seconds(unit, moment)).unit().solution().circuit());
+            standing.put(moment.id(), like != null && closed.equals(like.standing().get(moment.id())) ? like.standing().get(moment.id()) : closed);
+        }
         return standing;
     }
 
-    private RunRecord taken(VirtualUnit unit, @org.jspecify.annotations.Nullable RunRecord like,
-            Map<String, Solution> standing) {
+    private RunRecord taken(VirtualUnit unit, @org.jspecify.annotations.Nullable RunRecord like) {
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
         Prediction.Number[] before = new Prediction.Number[tests.size()];
@@ -166,7 +160,8 @@ final class Recorder {
         });
         Map<String, Map<LampPattern, Double>> found = found(unit);
         Set<String> fails = failing(model, unit, nominal).collect(Collectors.toCollection(LinkedHashSet::new));
-        return new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), Damage.of(model, unit, nominal), channels, peaks(unit), standing, numbers, before, foundBefore(unit, found), shares);
+        RunRecord record = new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), Damage.of(model, unit, nominal), channels, peaks(unit), standing(unit, like), numbers, before, foundBefore(unit, found), shares);
+        return like == null ? record : record.sharing(like);
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {

@@ -1,7 +1,8 @@
 package bricksignal.core.diagnosis;
 
-import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Map;
 import java.util.Set;
 
@@ -15,7 +16,7 @@ import java.util.Set;
  * @param damage what it takes with it while it stands, elements by id
  * @param channels by channel, when it is on in the usual run
  * @param peaks by load, the most amperes it carries in the usual run
- * @param standing by moment, the solved circuit at that instant; empty where it is not kept
+ * @param standing by moment, which contacts are closed and which flames lit at that instant, a bit for each element of the circuit
  * @param numbers by place of the test in the catalogue, what a reading shows; null elsewhere
  * @param numbersBefore the same as numbers, but where a board has stopped by then as the unit was before it stopped
  * @param foundBefore the same as found before a board stops; found itself where none does
@@ -23,7 +24,21 @@ import java.util.Set;
  */
 record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<LampPattern, Double>> afterReset, Set<String> fails,
         Map<String, Map<String, Map<LampPattern, Double>>> called, Set<String> damage,
-        Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, Solution> standing,
+        Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, BitSet> standing,
         Prediction.@org.jspecify.annotations.Nullable Number[] numbers, Prediction.@org.jspecify.annotations.Nullable Number[] numbersBefore,
         Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {
+
+    /** The same, holding what is as in another record only once. */
+    RunRecord sharing(RunRecord good) {
+        boolean sameNumbers = Arrays.equals(numbers, good.numbers);
+        Prediction.Number[] shown = sameNumbers ? good.numbers : numbers;
+        return new RunRecord(one(found, good.found), one(afterReset, good.afterReset), one(fails, good.fails), one(called, good.called),
+                one(damage, good.damage), one(channels, good.channels), one(peaks, good.peaks), one(standing, good.standing), shown,
+                Arrays.equals(numbersBefore, shown) ? shown : numbersBefore, one(one(foundBefore, found), good.foundBefore),
+                Arrays.equals(shares, good.shares) ? good.shares : shares);
+    }
+
+    private static <T> T one(T mine, T good) {
+        return mine.equals(good) ? good : mine;
+    }
 }

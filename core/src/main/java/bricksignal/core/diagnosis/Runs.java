@@ -2,8 +2,9 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
 import bricksignal.core.board.Expr;
+import bricksignal.core.board.run.Positions;
 import bricksignal.core.board.run.SolvedStates;
-import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.circuit.Circuit;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
@@ -24,54 +25,37 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Runs {
 
-    /** So many people work on units of one family at once that their pairs, 64 each, stay known. Ours. */
-    private static final int MOST_PAIRS = 1000;
-    private static final int MOST_PAIRS_OF_A_BOARD = 96;
-    /** The circuits of so many runs are held for readings that no test foresees: all of a family's. */
-    private static final int MOST_STANDING = 600;
-    private static final long BYTES_OF_A_RUN = 6_000;
-    private static final long BYTES_OF_A_PREDICTION = 40;
-    private static final long BYTES_OF_A_BRIEF_RUN = 4_000;
-    private static final long BYTES_OF_A_BRIEF_PREDICTION = 24;
+    /** Measured over all compositions (docs/benchmarks.md): a run with its lamps, channels and contacts, and each number of it that is its own. */
+    private static final long BYTES_OF_A_RUN = 9_000;
+    private static final long BYTES_OF_A_PREDICTION = 60;
     private static final long BYTES_OF_A_STATE = 5_000;
-    /** Where nothing is run yet: so many states will be solved when all are asked for. Measured on the five families. */
-    private static final long STATES_OF_A_RUN = 13;
+    /** A map's entry with its name and number. */
+    private static final long BYTES_OF_A_LOST_POINT = 80;
 
     private final UnitModel model;
     private final HypothesisSpace space;
     private final TestCatalogue catalogue;
     private final SolvedStates solved;
-    private final Keeps keeps;
     private final VirtualUnit nominal;
     private final Recorder recorder;
     private final Map<HypothesisId, RunRecord> records = new ConcurrentHashMap<>();
-    private final Recent<HypothesisId, Map<String, Solution>> standing = new Recent<>(MOST_STANDING);
-    private final Recent<HypothesisId, RunRecord> pairs;
-    private final Recent<HypothesisId, Loss> losses = new Recent<>(MOST_STANDING);
-    private final Recent<Asked, Set<String>> asked = new Recent<>(MOST_STANDING);
+    private final Shelf.Row<HypothesisId, RunRecord> pairs;
+    private final Shelf.Row<HypothesisId, Loss> losses;
+    private final Shelf.Row<Asked, Set<String>> asked;
     private volatile @Nullable List<Hypothesis> unlisted;
 
     Runs(UnitModel model, HypothesisSpace space, TestCatalogue catalogue, Recorder recorder, VirtualUnit nominal, SolvedStates solved,
-            Keeps keeps) {
+            Shelf shelf) {
         this.model = model;
         this.space = space;
         this.catalogue = catalogue;
         this.recorder = recorder;
         this.nominal = nominal;
         this.solved = solved;
-        this.keeps = keeps;
-        this.pairs = new Recent<>(mostPairs());
+        this.pairs = shelf.row(pair -> bytesOfARun());
+        this.losses = shelf.row(loss -> BYTES_OF_A_LOST_POINT * (1 + loss.after().size()));
+        this.asked = shelf.row(moments -> BYTES_OF_A_LOST_POINT * (1 + moments.size()));
         records.put(space.nothing(), recorder.nominal());
-    }
-
-    /** What stays in memory beside the records of the runs. */
-    enum Keeps {
-        /** Solved states of its own, and the circuit of each run at each moment: a family. */
-        ALL,
-        /** The same as far as another has them anyway: a board of the same circuit. */
-        WHAT_IT_SHARES,
-        /** Nothing: a board of a circuit of its own, of which there may be hundreds. */
-        RECORDS_ALONE
     }
 
     /**
@@ -81,7 +65,6 @@ public final class Runs {
      */
     void run(DoubleConsumer progress) {
         Abreast.each(space.runs(), this::record, progress);
-        solved.letFactorsGo();
     }
 
     /** What was recorded of every listed fault and unlisted failure, as text. */
@@ -129,11 +112,7 @@ public final class Runs {
     /** The moments at which a unit with a hypothesis in it means a contact of a board to be closed, and nothing has stopped it yet. */
     public Set<String> asked(HypothesisId id, Expr closed) {
         Asked key = new Asked(space.get(id).run(), closed);
-        return asked.get(key, () -> {
-            Set<String> moments = key.in(passing(id), nominal, catalogue, model.moments());
-            solved.letFactorsGo();
-            return moments;
-        });
+        return asked.get(key, () -> key.in(unit(id), nominal, catalogue, model.moments()));
     }
 
     /** Seconds of running after which a unit with it dies in its usual run; NaN if it never comes on, or never dies. */
@@ -167,58 +146,39 @@ public final class Runs {
 
     /** A unit with the hypothesis in it, run anew. */
     VirtualUnit unit(HypothesisId id) {
-        return id.equals(space.nothing()) ? nominal : VirtualUnit.of(model, space.get(id).in(model.machine()), solved);
+        return id.equals(space.nothing()) ? nominal : VirtualUnit.of(model, space.get(id).in(model.machine()), solved.passing());
     }
 
     SolvedStates solvedStates() {
         return solved;
     }
 
-    /** About how many bytes the records of the runs take, those of pairs that may yet come, and the solved states that they keep. */
+    /** About how many bytes the records of the runs take, and the solved states of the unit in good order. */
     long bytes() {
-        long tests = catalogue.tests().size();
-        long brief = BYTES_OF_A_BRIEF_RUN + BYTES_OF_A_BRIEF_PREDICTION * tests;
-        long run = keeps == Keeps.RECORDS_ALONE ? brief : BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * tests;
-        long states = keeps == Keeps.ALL ? Math.max(solved.size(), STATES_OF_A_RUN * records.size()) : 0;
-        return records.size() * run + mostPairs() * brief + states * BYTES_OF_A_STATE;
+        return records.size() * bytesOfARun() + solved.size() * BYTES_OF_A_STATE;
     }
 
-    private int mostPairs() {
-        return keeps == Keeps.ALL ? MOST_PAIRS : MOST_PAIRS_OF_A_BOARD;
+    private long bytesOfARun() {
+        return BYTES_OF_A_RUN + BYTES_OF_A_PREDICTION * catalogue.tests().size();
     }
 
-    /** Lets go of what it does not keep. */
-    void letGo() {
-        if (keeps == Keeps.RECORDS_ALONE) {
-            solved.forget();
-        }
+    /** The runs of which a record is kept: of all that is listed, and of what no list names once it was asked for. */
+    List<HypothesisId> recorded() {
+        return List.copyOf(records.keySet());
     }
 
     /** What was taken down of a run: of a hypothesis that is there all the time. */
     RunRecord record(HypothesisId run) {
         RunRecord known = records.get(run);
         if (known == null && run instanceof HypothesisId.Pair) {
-            return pairs.get(run, () -> {
-                RunRecord made = recorder.brief(passing(run));
-                solved.letFactorsGo();
-                return made;
-            });
+            return pairs.get(run, () -> recorder.of(unit(run)));
         }
         if (known == null) {
-            RunRecord made = keptOf(unit(run));
+            RunRecord made = recorder.of(unit(run));
             RunRecord first = records.putIfAbsent(run, made);
             known = first == null ? made : first;
         }
         return known;
-    }
-
-    private RunRecord keptOf(VirtualUnit unit) {
-        return keeps == Keeps.RECORDS_ALONE ? recorder.brief(unit) : recorder.of(unit);
-    }
-
-    /** A unit that is run once more and let go. */
-    private VirtualUnit passing(HypothesisId id) {
-        return VirtualUnit.of(model, space.get(id).in(model.machine()), solved.passing());
     }
 
     private List<Hypothesis> found(DoubleConsumer progress) {
@@ -229,25 +189,18 @@ public final class Runs {
         for (int i = 0; i < felt.size(); i++) {
             records.put(admitted.get(i).id(), kept.get(felt.get(i)).orElseThrow());
         }
-        solved.letFactorsGo();
         return admitted;
     }
 
     /** The record of a failure with which the unit settles and a run is not as it should be; empty for any other. */
     private Optional<RunRecord> ofAFailure(Fault failure) {
-        VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved);
+        VirtualUnit unit = VirtualUnit.of(model, failure.in(model.machine()), solved.passing());
         boolean settles = model.watchedScenarios().stream().allMatch(s -> unit.settles(s.id()));
-        return settles && Recorder.failing(model, unit, nominal).findAny().isPresent() ? Optional.of(keptOf(unit)) : Optional.empty();
+        return settles && Recorder.failing(model, unit, nominal).findAny().isPresent() ? Optional.of(recorder.of(unit)) : Optional.empty();
     }
 
-    /** The solved circuit at a moment of a run; where it is not kept the run is made anew. */
-    Solution standing(HypothesisId run, String moment) {
-        Solution kept = record(run).standing().get(moment);
-        if (kept != null) {
-            return kept;
-        }
-        return keeps == Keeps.ALL && !(run instanceof HypothesisId.Pair)
-                ? Known.in(standing.get(run, () -> recorder.standing(unit(run))), moment)
-                : recorder.standing(passing(run), model.moment(moment));
+    /** How the circuit stands at a moment of a run. */
+    Circuit standing(HypothesisId run, String moment) {
+        return Positions.apply(space.get(run).in(model.machine()).circuit(), Known.in(record(run).standing(), moment));
     }
 }

@@ -57,7 +57,7 @@ class OutcomesTest {
     /** Numbers of the given means, one for each listed hypothesis, the last one for all that are left. */
     private Outcomes ofNumbers(double sigma, double... means) {
         return Outcomes.of(chain.space(), id -> new Prediction.Number(means[Math.min(Math.max(0, chain.space().place(id)), means.length - 1)],
-                sigma), ErrorModel.defaults());
+                sigma), ErrorModel.defaults(), Shelf.usual());
     }
 
     /** Each is near to its neighbour, and yet the first is far from the last: a chain of them is no single outcome. */
@@ -75,7 +75,7 @@ class OutcomesTest {
     void whatLiesNearACutFallsToEitherSide() {
         double misread = 0.02;
         Outcomes outcomes = Outcomes.of(chain.space(), id -> id.equals(open(2)) ? new Prediction.Number(3, 3)
-                : new Prediction.Number(chain.space().place(id) == 0 ? 0 : 9, 0.5), new ErrorModel(misread));
+                : new Prediction.Number(chain.space().place(id) == 0 ? 0 : 9, 0.5), new ErrorModel(misread), Shelf.usual());
         assertThat(outcomes.count()).isEqualTo(2);
         assertThat(outcomes.chance(1, open(2))).as("the cut is at 6").isCloseTo(misread / 2 + (1 - misread) * 0.158655, within(1e-5));
     }

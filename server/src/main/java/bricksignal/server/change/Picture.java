@@ -10,9 +10,12 @@ import java.io.IOException;
 import java.util.Iterator;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
+import javax.imageio.ImageTypeSpecifier;
 import javax.imageio.ImageWriteParam;
 import javax.imageio.ImageWriter;
+import javax.imageio.event.IIOReadProgressListener;
 import javax.imageio.stream.ImageInputStream;
 
 /**
@@ -25,6 +28,10 @@ record Picture(int width, int height, byte[] jpeg) {
     private static final int LONGEST_SIDE = 1400;
     /** A picture of more is refused before it is unpacked: 40 megapixels, beyond any telephone's usual setting. */
     private static final long MOST_PIXELS = 40_000_000;
+    /** Twice the side that is kept, squared, at four bytes and some more: what a subsampled photograph takes. */
+    private static final long MOST_UNPACKED = 48L << 20;
+    private static final int MEGABYTE = 20;
+    private static final long LONGEST_NANOS = 6_000_000_000L;
     private static final float QUALITY = 0.75f;
 
     /**
@@ -54,12 +61,7 @@ record Picture(int width, int height, byte[] jpeg) {
             ImageReader reader = readers.next();
             try {
                 reader.setInput(in, true, true);
-                long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-                if (pixels > MOST_PIXELS) {
-                    throw new BadInput("photo", "This photograph unpacks to " + pixels / 1_000_000 + " megapixels; at most " + MOST_PIXELS / 1_000_000
-                            + " are read. Send a smaller one.");
-                }
-                return reader.read(0);
+                return read(reader);
             } finally {
                 reader.dispose();
             }
@@ -68,6 +70,84 @@ record Picture(int width, int height, byte[] jpeg) {
                 throw bad;
             }
             throw new BadInput("photo", "This photograph is broken and cannot be read. Take it again.");
+        }
+    }
+
+    /** Every so many-th pixel alone is unpacked, so that what is held is hardly more than what is kept; and no longer than anybody waits. */
+    private static BufferedImage read(ImageReader reader) throws IOException {
+        int width = reader.getWidth(0);
+        int height = reader.getHeight(0);
+        long pixels = (long) width * height;
+        if (pixels > MOST_PIXELS) {
+            throw new BadInput("photo", "This photograph unpacks to " + pixels / 1_000_000 + " megapixels; at most " + MOST_PIXELS / 1_000_000
+                    + " are read. Send a smaller one.");
+        }
+        int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+        ImageTypeSpecifier type = reader.getImageTypes(0).next();
+        long unpacked = pixels / ((long) every * every) * type.getSampleModel().getNumBands() * type.getSampleModel().getSampleSize(0) / Byte.SIZE;
+        if (unpacked > MOST_UNPACKED) {
+            throw new BadInput("photo", "This photograph unpacks to " + (unpacked >> MEGABYTE) + " MB; at most " + (MOST_UNPACKED >> MEGABYTE)
+                    + " are read. Save it with 8 bits a colour.");
+        }
+        ImageReadParam how = reader.getDefaultReadParam();
+        how.setSourceSubsampling(every, every, 0, 0);
+        Deadline deadline = new Deadline(System.nanoTime() + LONGEST_NANOS);
+        reader.addIIOReadProgressListener(deadline);
+        BufferedImage image = reader.read(0, how);
+        if (deadline.passed) {
+            throw new BadInput("photo", "This photograph takes longer than " + LONGEST_NANOS / 1_000_000_000L + " s to unpack. Send a smaller one.");
+        }
+        return image;
+    }
+
+    /** Breaks off a picture that is made to take long. */
+    private static final class Deadline implements IIOReadProgressListener {
+
+        private final long at;
+        private boolean passed;
+
+        Deadline(long at) {
+            this.at = at;
+        }
+
+        @Override
+        public void imageProgress(ImageReader source, float done) {
+            if (System.nanoTime() > at) {
+                passed = true;
+                source.abort();
+            }
+        }
+
+        @Override
+        public void sequenceStarted(ImageReader source, int first) {
+        }
+
+        @Override
+        public void sequenceComplete(ImageReader source) {
+        }
+
+        @Override
+        public void imageStarted(ImageReader source, int index) {
+        }
+
+        @Override
+        public void imageComplete(ImageReader source) {
+        }
+
+        @Override
+        public void thumbnailStarted(ImageReader source, int image, int index) {
+        }
+
+        @Override
+        public void thumbnailProgress(ImageReader source, float done) {
+        }
+
+        @Override
+        public void thumbnailComplete(ImageReader source) {
+        }
+
+        @Override
+        public void readAborted(ImageReader source) {
         }
     }
 

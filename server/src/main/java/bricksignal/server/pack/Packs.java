@@ -2,6 +2,7 @@ package bricksignal.server.pack;
 
 import bricksignal.casework.CaseUnit;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
@@ -55,16 +56,19 @@ public class Packs {
     private final Map<String, Double> progress = new ConcurrentHashMap<>();
     private final AsyncCache<String, CaseUnit> units;
     private final Cache<UUID, Map<String, String>> choices = Caffeine.newBuilder().maximumSize(MOST_VERSIONS).build();
+    private final Shelf shelf;
     private final ExecutorService worker = Workers.onAllCoresButOne();
     private final List<Consumer<String>> dropped = new CopyOnWriteArrayList<>();
     /** Done when the installed families are ready. */
     private final CompletableFuture<Void> warming;
 
     Packs(PackTexts texts, RecordStore records, TransactionTemplate transaction, @Value("${brick.packs.heap-share}") double heapShare,
+            @Value("${brick.shelf.heap-share}") double shelfShare,
             @Value("${brick.warm}") boolean warm) {
         this.texts = texts;
         this.records = records;
         this.transaction = transaction;
+        this.shelf = new Shelf((long) (shelfShare * Runtime.getRuntime().maxMemory()));
         this.units = Caffeine.newBuilder().maximumWeight((long) (heapShare * Runtime.getRuntime().maxMemory() / KILOBYTE))
                 .weigher((String key, CaseUnit unit) -> (int) Math.max(1, unit.pack().bytes() / KILOBYTE))
                 .removalListener((@Nullable String key, @Nullable CaseUnit unit, RemovalCause cause) -> dropped.forEach(told ->
@@ -202,15 +206,15 @@ public class Packs {
         if (yaml == null) {
             return units.get(ref.key(), (key, executor) -> CompletableFuture.supplyAsync(() -> family(ref), worker));
         }
-        return units.get(ref.key(), (key, executor) -> made(new UnitRef(ref.digest(), null, null))
-                .thenApplyAsync(family -> overlaid(ref, yaml, family), worker));
+        CompletableFuture<CaseUnit> family = made(new UnitRef(ref.digest(), null, null));  // before the cache is asked for its own entry
+        return units.get(ref.key(), (key, executor) -> family.thenApplyAsync(under -> overlaid(ref, yaml, under), worker));
     }
 
     private CaseUnit family(UnitRef ref) {
         Optional<UnitModel> shipped = Optional.ofNullable(installed().compositions().get(ref.digest())).filter(Composition::usual)
                 .map(Composition::family).filter(PackLibrary.ids()::contains).map(installed().models()::get);
-        return compiled(ref, progress -> shipped.map(PackLibrary::ready).orElseGet(() -> records.ready(ref.digest(),
-                PackReader.read(textOf(ref)), progress)));
+        return compiled(ref, progress -> shipped.map(model -> PackLibrary.ready(model, shelf)).orElseGet(() -> records.ready(ref.digest(),
+                PackReader.read(textOf(ref)), shelf, progress)));
     }
 
     private CaseUnit overlaid(UnitRef ref, String yaml, CaseUnit family) {

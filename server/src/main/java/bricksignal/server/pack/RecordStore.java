@@ -2,6 +2,7 @@ package bricksignal.server.pack;
 
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.function.DoubleConsumer;
@@ -35,18 +36,19 @@ class RecordStore {
      *
      * @param digest names its text
      * @param model made of that text
+     * @param shelf where what can be worked out again is held
      * @param progress told now and then which share of the work is done, 0 to 1
      */
-    CompiledPack ready(String digest, UnitModel model, DoubleConsumer progress) {
+    CompiledPack ready(String digest, UnitModel model, Shelf shelf, DoubleConsumer progress) {
         PackRecord known = kept(digest);
         if (known != null && known.engine().equals(PackLibrary.engine())) {
             try {
-                return CompiledPack.of(model, ErrorModel.defaults(), known.content());
+                return CompiledPack.of(model, ErrorModel.defaults(), shelf, known.content());
             } catch (IllegalArgumentException ofAnotherUnit) {
                 LOG.warn("the records of {} do not fit it; it is run anew", digest, ofAnotherUnit);
             }
         }
-        CompiledPack made = CompiledPack.of(model, ErrorModel.defaults(), progress);
+        CompiledPack made = CompiledPack.of(model, ErrorModel.defaults(), shelf, progress);
         keep(digest, made.records());
         return made;
     }

@@ -13,9 +13,19 @@ public class Workbench {
     private static final int WAIT_SECONDS = 8;
 
     private final Semaphore places = new Semaphore(PLACES_A_CORE * Runtime.getRuntime().availableProcessors(), true);
+    private final Semaphore large = new Semaphore(1, true);
 
     /** Does some work at a place of its own. */
     public <T> T at(Supplier<T> work) {
+        return at(places, work);
+    }
+
+    /** Does some work that takes much memory, one at a time. */
+    public <T> T alone(Supplier<T> work) {
+        return at(large, work);
+    }
+
+    private static <T> T at(Semaphore places, Supplier<T> work) {
         try {
             if (!places.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
                 throw new Busy();

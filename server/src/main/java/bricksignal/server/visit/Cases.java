@@ -10,29 +10,32 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * The cases that people work on, held so that a reading more is only added. Each can be made anew from its log at any time, here or
+ * The cases that people work on, held by weight in a stated share of the heap so that a reading more is only added. Each can be made anew from its log at any time, here or
  * on another instance; what is held is always checked against the log.
  */
 @Component
 class Cases {
 
-    private static final int MOST = 1000;
+    private static final long KILOBYTE = 1024;
     private static final Duration LEFT_ALONE = Duration.ofMinutes(30);
 
     private final VisitStore store;
     private final Packs packs;
     private final EntryJson json;
     private final Workbench workbench;
-    private final Cache<UUID, Held> held = Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(LEFT_ALONE).build();
+    private final Cache<UUID, Held> held;
 
-    Cases(VisitStore store, Packs packs, EntryJson json, Workbench workbench) {
+    Cases(VisitStore store, Packs packs, EntryJson json, Workbench workbench, @Value("${brick.cases.heap-share}") double heapShare) {
         this.store = store;
         this.packs = packs;
         this.json = json;
         this.workbench = workbench;
+        this.held = Caffeine.newBuilder().maximumWeight((long) (heapShare * Runtime.getRuntime().maxMemory() / KILOBYTE))
+                .weigher((UUID id, Held one) -> (int) Math.max(1, one.now().bytes() / KILOBYTE)).expireAfterAccess(LEFT_ALONE).build();
         packs.whenDropped(key -> held.asMap().values().removeIf(one -> one.now().unit().key().equals(key)));
     }
 

@@ -6,13 +6,14 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 
-/** Positions of a circuit's contacts and flames as a bit for each element. */
-final class Positions {
+/** Positions of a circuit's contacts and flames as a bit for each element, in their order. */
+public final class Positions {
 
     private Positions() {
     }
 
-    static BitSet of(Circuit circuit) {
+    /** How a circuit stands. */
+    public static BitSet of(Circuit circuit) {
         BitSet closed = new BitSet();
         List<Element> elements = circuit.elements();
         for (int i = 0; i < elements.size(); i++) {
@@ -23,7 +24,8 @@ final class Positions {
         return closed;
     }
 
-    static Circuit apply(Circuit circuit, BitSet closed) {
+    /** A circuit standing so. */
+    public static Circuit apply(Circuit circuit, BitSet closed) {
         List<Element> elements = new ArrayList<>();
         for (int i = 0; i < circuit.elements().size(); i++) {
             Element element = circuit.elements().get(i);

@@ -11,13 +11,14 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Solved states of circuits, by which conductors are closed and which flames are lit. Faults that leave the wiring as it is
- * (a blocked vent, a deaf input) run through states that are solved already, and so do boards that differ only in their
- * times. Safe for use by several threads; two that ask at once may both solve, and one answer is kept.
+ * (a blocked vent, a deaf input) run through states that are solved already. Once they rest, no state is added. Safe for use by several
+ * threads; two that ask at once may both solve, and one answer is kept.
  */
 public final class SolvedStates {
 
     private final Map<List<Element>, Wiring> wirings = new ConcurrentHashMap<>();
     private final @Nullable SolvedStates base;
+    private volatile boolean resting;
 
     /** Knows nothing yet. */
     public SolvedStates() {
@@ -28,37 +29,48 @@ public final class SolvedStates {
         this.base = base;
     }
 
-    /** For a run that is hardly ever run again: circuits known here are used; others are let go with it. */
+    /**
+     * For a run that is hardly ever run again: states known here are used; others of circuits known here are added while these do not
+     * rest, and all else is let go with it.
+     */
     public SolvedStates passing() {
         return new SolvedStates(this);
     }
 
     /** What is known of one circuit. */
-    static final class Wiring {
+    final class Wiring {
 
         private final Circuit circuit;
+        private final @Nullable Wiring before;
         private final Map<BitSet, Solution> known = new ConcurrentHashMap<>();
 
-        private Wiring(Circuit circuit) {
+        private Wiring(Circuit circuit, @Nullable Wiring before) {
             this.circuit = circuit;
+            this.before = before;
         }
 
         Solution at(BitSet closed) {
-            Solution solution = known.get(closed);
-            if (solution == null) {
-                BitSet positions = (BitSet) closed.clone();
-                Solution made = Solution.of(Positions.apply(circuit, positions));
-                Solution first = known.putIfAbsent(positions, made);
-                solution = first == null ? made : first;
-            }
-            return solution;
+            Solution solution = before == null ? null : before.known.get(closed);
+            solution = solution == null ? known.get(closed) : solution;
+            return solution == null ? added((BitSet) closed.clone()) : solution;
+        }
+
+        private Solution added(BitSet positions) {
+            Solution made = Solution.of(Positions.apply(circuit, positions));
+            Wiring keeper = before != null && before.grows() ? before : this;
+            Solution first = keeper.known.putIfAbsent(positions, made);
+            return first == null ? made : first;
+        }
+
+        private boolean grows() {
+            return !resting;
         }
     }
 
     /** Circuits with the same elements of the same values are one. */
     Wiring of(Circuit circuit) {
-        Wiring known = base == null ? null : base.wirings.get(circuit.elements());
-        return known != null ? known : wirings.computeIfAbsent(circuit.elements(), elements -> new Wiring(circuit));
+        Wiring before = base == null ? null : base.wirings.get(circuit.elements());
+        return wirings.computeIfAbsent(circuit.elements(), elements -> new Wiring(circuit, before));
     }
 
     /** How many states are solved. */
@@ -66,13 +78,9 @@ public final class SolvedStates {
         return wirings.values().stream().mapToInt(wiring -> wiring.known.size()).sum();
     }
 
-    /** Lets go of everything. */
-    public void forget() {
-        wirings.clear();
-    }
-
-    /** Lets go of what only an impedance needs. */
-    public void letFactorsGo() {
+    /** From now on nothing is added, and what only an impedance needs is let go: it is worked out anew for each that is asked for. */
+    public void rest() {
+        resting = true;
         wirings.values().forEach(wiring -> wiring.known.values().forEach(Solution::letFactorsGo));
     }
 }

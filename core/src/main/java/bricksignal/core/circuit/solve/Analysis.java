@@ -14,6 +14,7 @@ final class Analysis {
     private final double[] solution;
     private final boolean regularised;
     private final boolean singular;
+    private volatile boolean brief;
 
     /**
      * Solves.
@@ -63,8 +64,9 @@ final class Analysis {
         return at(x, i).minus(at(x, j));
     }
 
-    /** Lets the factors go: voltages and currents stay, an impedance takes a factorisation anew. */
+    /** Lets the factors go: voltages and currents stay, each impedance takes a factorisation anew and leaves nothing behind. */
     void letGo() {
+        brief = true;
         factors = null;
     }
 
@@ -72,7 +74,7 @@ final class Analysis {
         ComplexLu known = factors;
         if (known == null) {
             known = factoring.get();
-            factors = known;
+            factors = brief ? null : known;
         }
         return known;
     }

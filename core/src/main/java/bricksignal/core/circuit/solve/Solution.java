@@ -24,7 +24,8 @@ public final class Solution {
     private final Circuit circuit;
     private final Analysis alternating;
     private final boolean hasDirect;
-    private @Nullable Analysis direct;
+    private volatile @Nullable Analysis direct;
+    private volatile boolean brief;
 
     private Solution(Circuit circuit) {
         this.circuit = circuit;
@@ -114,8 +115,9 @@ public final class Solution {
         return direct().impedance(a, b).re();
     }
 
-    /** Lets go what only an impedance needs; asked for one, it is made anew. */
+    /** Lets go what only an impedance needs; asked for one, it is made anew and not kept. */
     public void letFactorsGo() {
+        brief = true;
         alternating.letGo();
         Analysis known = direct;
         if (known != null) {
@@ -127,6 +129,9 @@ public final class Solution {
         Analysis known = direct;
         if (known == null) {
             known = Network.direct(circuit, flameVolts());
+            if (brief) {
+                known.letGo();
+            }
             direct = known;
         }
         return known;

@@ -48,13 +48,18 @@ class SolvedStatesTest {
     }
 
     @Test
-    void whatIsForgottenIsSolvedAnew() {
-        var first = family.of(circuit(50)).at(closed());
-        family.forget();
-        assertThat(family.size()).isZero();
-        var again = family.of(circuit(50)).at(closed());
-        assertThat(again).isNotSameAs(first);
-        assertThat(again.volts("n", "C")).isEqualTo(first.volts("n", "C"));
+    void nothingIsAddedOnceTheyRest() {
+        family.of(circuit(50)).at(closed());
+        SolvedStates passing = family.passing();
+        passing.of(circuit(50)).at(new BitSet());
+        assertThat(family.size()).as("another state of a circuit that is known").isEqualTo(2);
+        family.rest();
+        SolvedStates later = family.passing();
+        BitSet flame = new BitSet();
+        flame.set(5);
+        var solved = later.of(circuit(50)).at(flame);
+        assertThat(later.of(circuit(50)).at(flame)).as("kept as long as the run").isSameAs(solved);
+        assertThat(family.size()).isEqualTo(2);
     }
 
     /** By hand: 24 V over 1 + 0.1 + 50 ohms; an impedance after the factors were let go is the same. */
@@ -63,7 +68,8 @@ class SolvedStatesTest {
         var solution = family.of(circuit(50)).at(closed());
         assertThat(solution.amps("coil").magnitude()).isCloseTo(24 / 51.1, org.assertj.core.api.Assertions.within(1e-9));
         var before = solution.impedance("n", "C");
-        family.letFactorsGo();
+        family.rest();
         assertThat(solution.impedance("n", "C")).isEqualTo(before);
+        assertThat(solution.resistance("n", "C")).as("51.1 ohms of the source's way beside 50 of the coil").isCloseTo(1.1 * 50 / 51.1, org.assertj.core.api.Assertions.within(1e-6));
     }
 }
