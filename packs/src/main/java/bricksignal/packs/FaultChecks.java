@@ -4,6 +4,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.diagnosis.proof.Provability;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -31,7 +32,7 @@ final class FaultChecks {
 
     /** Runs the faults of a model; what is wrong with them is noted at the sections of its document. */
     static void run(Section root, UnitModel model, DoubleConsumer progress) {
-        CompiledPack pack = root.at("faults").attempt(() -> CompiledPack.of(model, ErrorModel.defaults(),
+        CompiledPack pack = root.at("faults").attempt(() -> CompiledPack.of(model, ErrorModel.defaults(), Shelf.usual(),
                 share -> progress.accept(COMPILED * share)));
         if (pack == null) {
             return;

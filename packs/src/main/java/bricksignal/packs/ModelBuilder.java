@@ -16,8 +16,10 @@ import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.menu.Menu;
 import bricksignal.core.unit.Acceptance;
 import bricksignal.core.unit.CallAdvice;
-import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Chart;
+import bricksignal.core.unit.Dangers;
+import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
@@ -25,6 +27,7 @@ import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Stamp;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.Thermistor;
 import bricksignal.core.unit.UnitModel;
@@ -32,7 +35,10 @@ import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** Translates the sections of a pack into the declared model. */
@@ -66,9 +72,44 @@ final class ModelBuilder {
                 charts(),
                 root.each("parts", e -> part(e.getKey(), e.getValue())),
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
-                root.each("settings", e -> setting(e.getKey(), e.getValue())), root.each("cautions", e -> caution(e.getKey(), e.getValue())), traits(),
+                root.each("settings", e -> setting(e.getKey(), e.getValue())), traits(),
                 root.items("calls").stream().map(ModelBuilder::call).toList(),
-                root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())), menu());
+                root.each("acceptance", e -> acceptance(e.getKey(), e.getValue())), menu(), dangers());
+    }
+
+    private Dangers dangers() {
+        return new Dangers(named("circuit", "device", Device::of), named("parts", "device", Device::of),
+                named("circuit", "guards", text -> constant(Dangers.Guard.class, text)), named("readings", "tap", text -> constant(Dangers.Tap.class, text)),
+                named("checks", "stops", text -> constant(Stop.class, text)),
+                root.has("refrigerant") ? Dangers.Refrigerant.valueOf(root.text("refrigerant")) : Dangers.Refrigerant.NONE, fuels());
+    }
+
+    /** What things of a section say of themselves under a key, by name. */
+    private <T> Map<String, T> named(String section, String key, Function<String, T> of) {
+        Map<String, T> named = new LinkedHashMap<>();
+        root.at(section).children().forEach((id, s) -> {
+            if (s.has(key)) {
+                named.put(id, of.apply(s.text(key)));
+            }
+        });
+        return named;
+    }
+
+    private static <E extends Enum<E>> E constant(Class<E> type, String text) {
+        return Enum.valueOf(type, text.toUpperCase(Locale.ROOT).replace('-', '_'));
+    }
+
+    /** What burns, by the answers to the question for the fuel. */
+    private Set<Dangers.Fuel> fuels() {
+        Set<Dangers.Fuel> fuels = new LinkedHashSet<>();
+        for (String answer : root.at("traits").texts("fuel")) {
+            for (Dangers.Fuel fuel : Dangers.Fuel.values()) {
+                if (answer.startsWith(fuel.name().toLowerCase(Locale.ROOT))) {
+                    fuels.add(fuel);
+                }
+            }
+        }
+        return fuels;
     }
 
     private Map<String, Chart> charts() {
@@ -176,7 +217,7 @@ final class ModelBuilder {
     }
 
     private static Point point(String net, Section s) {
-        return new Point(net, s.text("label"), s.text("where"), s.text("colour"), s.text("safety"), s.number("seconds", 0),
+        return new Point(net, s.text("label"), s.text("where"), s.text("colour"), s.number("seconds", 0),
                 s.text("against"), MeterMode.valueOf(s.has("mode") ? s.text("mode") : "AC_VOLTS"), s.texts("moments"),
                 s.text("side"), s.number("tolerance", 0));
     }
@@ -203,7 +244,11 @@ final class ModelBuilder {
         s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
         return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
                 s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
-                s.has("change") ? Message.said(s.text("change")) : Message.NOTHING);
+                s.has("change") ? change(s.at("change")) : Change.NONE);
+    }
+
+    private static Change change(Section s) {
+        return new Change(constant(Change.Kind.class, s.text("is")), s.text("at"), Message.said(s.text("says")));
     }
 
     private static Part part(String id, Section s) {
@@ -254,10 +299,6 @@ final class ModelBuilder {
         Map<String, List<String>> traits = new LinkedHashMap<>();
         root.at("traits").children().keySet().forEach(question -> traits.put(question, root.at("traits").texts(question)));
         return traits;
-    }
-
-    private static Caution caution(String id, Section s) {
-        return new Caution(id, role(s, Caution.Role.class, Caution.Role.OTHER), s.text("says"));
     }
 
     private static <R extends Enum<R>> R role(Section s, Class<R> roles, R otherwise) {

@@ -11,7 +11,6 @@ import bricksignal.core.circuit.solve.Meter;
 import bricksignal.core.tuning.Calculator;
 import bricksignal.core.tuning.Calculators;
 import bricksignal.core.tuning.Finding;
-import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
@@ -30,9 +29,6 @@ import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** Does the model make sense: do its names exist, is every net joined, can every state be reached, is every output driven. */
 final class ModelChecks {
-
-    /** Answers to the question for the fuel of which a flame is fed. */
-    private static final Set<String> BURNING = Set.of("gas", "oil", "solid");
 
     private final Section root;
     private final UnitModel model;
@@ -157,12 +153,10 @@ final class ModelChecks {
         Set<String> connectors = model.connectors().stream().map(c -> c.id()).collect(Collectors.toSet());
         Set<String> parts = model.parts().stream().map(p -> p.id()).collect(Collectors.toCollection(LinkedHashSet::new));
         Set<String> scenarios = model.scenarios().stream().map(s -> s.id()).collect(Collectors.toSet());
-        Set<String> cautions = model.cautions().stream().map(c -> c.id()).collect(Collectors.toCollection(LinkedHashSet::new));
         each("connectors", (id, s) -> all(s, "pins", elements, "element"));
         each("points", (id, s) -> {
             oneOf(s, "", id, nets, "net");
             oneOf(s, "against", s.text("against"), points, "point");
-            oneOf(s, "safety", s.text("safety"), cautions, "caution");
             all(s, "moments", moments, "moment");
         });
         each("moments", (id, s) -> oneOf(s, "scenario", s.text("scenario"), scenarios, "scenario"));
@@ -266,17 +260,8 @@ final class ModelChecks {
         });
     }
 
-    /** What the program adds by itself needs to be told: a caution for the power off, and a moment as found and one with it off. */
+    /** What the program adds by itself needs to be told: a moment as found and one with the power off. */
     private void roles() {
-        if (model.cautions().stream().noneMatch(c -> c.role() == Caution.Role.POWER_OFF)) {
-            root.at("cautions").note("no caution has the role POWER_OFF", "Give that role to the one told before ohms or a pulled "
-                    + "plug");
-        }
-        boolean burns = model.traits().getOrDefault("fuel", List.of()).stream().anyMatch(BURNING::contains);
-        if (burns && model.cautions().stream().noneMatch(c -> c.role() == Caution.Role.COMBUSTION)) {
-            root.at("cautions").note("no caution has the role COMBUSTION although fuel burns here",
-                    "Give that role to the one about carbon monoxide");
-        }
         if (model.asFound().isEmpty()) {
             root.at("moments").note("no moment has the role AS_FOUND", "Give that role to the moment at which somebody finds the unit");
         }

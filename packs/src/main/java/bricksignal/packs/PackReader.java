@@ -77,6 +77,7 @@ public final class PackReader {
         List<PackProblem> problems = new ArrayList<>();
         Section root = new Section(document, document.root(), "", problems);
         ToleranceChecks.run(root, model);
+        DeviceChecks.run(root, model);
         FaultChecks.run(root, model, progress);
         if (!problems.isEmpty()) {
             throw new PackException(problems);

@@ -222,7 +222,7 @@ class IsolateAndProveTest {
     @Test
     void safetyThatIsResetByHandIsNeverChangedToSeeWhatHappens() {
         assertThat(Compiled.ids().stream().flatMap(id -> Compiled.of(id).pack().catalogue().tests().stream()).map(t -> t.id()))
-                .contains("new.igniter", "swap.draft-switch").doesNotContain("new.rollout", "swap.rollout");
+                .contains("new.igniter", "swap.igniter").doesNotContain("new.rollout", "swap.rollout", "swap.draft-switch");
     }
 
     @Test

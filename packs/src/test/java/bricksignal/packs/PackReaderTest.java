@@ -169,7 +169,7 @@ class PackReaderTest {
 
     @Test
     void impossibleValueIsRefused() {
-        assertThat(problems("logic: {is: load, a: R, b: C, ohms: 180", "logic: {is: load, a: R, b: C, ohms: -180"))
+        assertThat(problems("logic: {is: load, device: control-board, a: R, b: C, ohms: 180", "logic: {is: load, device: control-board, a: R, b: C, ohms: -180"))
                 .anySatisfy(p -> {
                     assertThat(p.path()).isEqualTo("/circuit/logic");
                     assertThat(p.reason()).contains("-180");

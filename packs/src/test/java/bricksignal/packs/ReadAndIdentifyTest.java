@@ -101,7 +101,7 @@ class ReadAndIdentifyTest {
         assertThat(model.calls()).isNotEmpty();
         assertThat(model.settings()).isNotEmpty().allSatisfy(s -> assertThat(s.options()).containsKey(s.factory()));
         assertThat(model.faults()).hasSizeGreaterThanOrEqualTo(id.startsWith("f9") || id.startsWith("f12") ? 15 : 25);
-        assertThat(model.cautions()).isNotEmpty();
+        assertThat(model.dangers().devices()).as("what each thing is").isNotEmpty();
     }
 
     /** For every fault that opens one conductor: the walks by their own proposals end at a bracket with that conductor in it. */

@@ -22,6 +22,8 @@ class SharedBoardsTest {
 
     private static final String HEAD = "overlay: grey-board\nfamily: f1-furnace\ntitle: Grey board\n";
     private static final long LABELS_MOST_BYTES = 3_000_000;
+    /** The heap that such a board takes, measured 7.6 MB, its class of unit being the second largest. */
+    private static final long VALUES_MOST_BYTES = 8_000_000;
 
     private static CompiledPack family() {
         return Compiled.of("f1-furnace").pack();
@@ -41,19 +43,19 @@ class SharedBoardsTest {
     void boardCompiledWithTheSolvedStatesOfItsFamilyPredictsTheSame() {
         var model = OverlayReader.read(HEAD + "timings: {purge-time: 31}\n").model();
         CompiledPack alone = CompiledPack.of(model, ErrorModel.defaults());
+        int known = family().solvedStates().size();
         CompiledPack beside = family().board(model, done -> { });
-        assertThat(beside.solvedStates()).isSameAs(family().solvedStates());
+        assertThat(family().solvedStates().size()).as("its boards add nothing to it").isEqualTo(known);
         predictsTheSame(beside, alone);
     }
 
-    /** A board with another value in its circuit keeps nothing but its records, and still knows what nobody foresaw. */
+    /** A board with another value in its circuit keeps its records and the states of the unit in good order, and still knows what nobody foresaw. */
     @Test
-    void boardWithAnotherValueKeepsItsRecordsAlone() {
+    void boardWithAnotherValueKeepsLittle() {
         var model = OverlayReader.read(HEAD + "nominals: {igniter: {value: 75}}\n").model();
         CompiledPack alone = CompiledPack.of(model, ErrorModel.defaults());
         CompiledPack beside = family().board(model, done -> { });
-        assertThat(beside.solvedStates().size()).isZero();
-        assertThat(beside.bytes()).isLessThan(LABELS_MOST_BYTES);
+        assertThat(beside.bytes()).isLessThan(VALUES_MOST_BYTES);
         predictsTheSame(beside, alone);
         var free = alone.catalogue().free(MeterMode.AC_VOLTS, new bricksignal.core.unit.Place.Across("C", "HLI"),
                 model.moments().get(0).id(), new Setup(false, List.of(model.connectors().get(0).id())));

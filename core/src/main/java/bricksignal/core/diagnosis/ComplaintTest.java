@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.run.Scenario;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -35,7 +36,7 @@ final class ComplaintTest {
     private static Test.Check check(UnitModel model, Scenario scenario) {
         Moment moment = model.moments().stream().filter(m -> m.scenario().equals(scenario.id())).findFirst().orElseThrow();
         return new Test.Check("complaint." + scenario.id(), Message.of("test.complaint", Message.said(String.valueOf(scenario.called()))),
-                Test.Sense.COMPLAINT, moment.id(), null, Map.of(), SAID_OF_ANOTHER, MINUTES, "", Message.NOTHING);
+                Test.Sense.COMPLAINT, moment.id(), null, Map.of(), SAID_OF_ANOTHER, MINUTES, "", Change.NONE);
     }
 
     /**

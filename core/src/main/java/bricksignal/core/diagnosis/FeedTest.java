@@ -11,6 +11,9 @@ import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.danger.Feed;
+import bricksignal.core.unit.Change;
+import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
@@ -40,11 +43,11 @@ public final class FeedTest {
     private static final double NOBODY_KNOWS = 0.5;
     private static final double FEED_MINUTES = 2.5;
     private static final double UNHOOK_MINUTES = 1.5;
+    /** A voltage within a tenth of what the trade calls it may be called so (docs/safety.md); another one is said as it is. */
+    private static final double NEAR_A_NAME = 0.1;
     /** Volts as the trade names them. */
     private static final List<Integer> NAMED_VOLTS = List.of(12, 24, 120, 208, 230, 460);
     private static final double LEAST_AMPS = 0.02;
-    /** A cord with its fuse. */
-    private static final double CORD_OHMS = 0.3;
     /** Less than this share of its current moves nothing, and more than so many times it opens the fuse of the cord. */
     private static final double LEAST_SHARE = 0.5;
     private static final double MOST_SHARE = 3;
@@ -55,21 +58,25 @@ public final class FeedTest {
     private final Element.Load load;
     private final Timeline.Interval running;
     private final double volts;
+    private final Optional<Feed> cord;
 
-    private FeedTest(UnitModel model, Part part, Element.Load load, Timeline.Interval running) {
+    private FeedTest(UnitModel model, Circuit off, Part part, Element.Load load, Timeline.Interval running) {
         this.model = model;
         this.machine = model.machine();
         this.part = part;
         this.load = load;
         this.running = running;
         this.volts = solution().rms(load.a(), load.b());
+        this.cord = Feed.of(model, off, part, load, volts, direct());
     }
 
     /** The tests of a unit. */
     static List<Test.Check> of(UnitModel model, VirtualUnit nominal) {
         List<Timeline.Interval> intervals = model.watchedScenarios().stream().flatMap(s -> nominal.run(s.id()).intervals().stream()).toList();
+        Circuit off = model.powerOff().stream().findFirst().map(moment -> nominal.run(moment.scenario()).at(nominal.secondsOf(moment)).unit()
+                .solution().circuit()).orElse(model.machine().circuit());
         return model.parts().stream().filter(part -> part.kind() != Part.Kind.BOARD).flatMap(part -> loads(model, part).stream()
-                .flatMap(load -> of(model, part, load, intervals))).toList();
+                .flatMap(load -> of(model, off, part, load, intervals))).toList();
     }
 
     /** A motor of three windings stands on three phases and is fed by no cord; of two, one only helps the other. */
@@ -79,14 +86,14 @@ public final class FeedTest {
         return loads.size() > 2 ? List.of() : loads.subList(0, Math.min(1, loads.size()));
     }
 
-    private static Stream<Test.Check> of(UnitModel model, Part part, Element.Load load, List<Timeline.Interval> intervals) {
+    private static Stream<Test.Check> of(UnitModel model, Circuit off, Part part, Element.Load load, List<Timeline.Interval> intervals) {
         Timeline.Interval running = intervals.stream().max(Comparator.comparingDouble(i -> i.unit().solution().rms(load.id()))).orElseThrow();
         if (running.unit().solution().rms(load.id()) < LEAST_AMPS) {
             return Stream.empty();
         }
-        FeedTest test = new FeedTest(model, part, load, running);
+        FeedTest test = new FeedTest(model, off, part, load, running);
         List<Test.Check> tests = new ArrayList<>();
-        if (test.moves() && !test.fedByThePack() && test.runs(test.machine)) {
+        if (test.cord.isPresent() && test.moves() && test.runs(test.machine)) {
             tests.add(test.feed());
         }
         test.unhook().ifPresent(tests::add);
@@ -95,7 +102,7 @@ public final class FeedTest {
 
     /** True for a test that feeds a load directly, the pack's own or one that is made here. */
     public static boolean feeds(Test.Check check, String load) {
-        return check.id().equals(id(load)) || check.sense() == Test.Sense.TRY && !check.change().equals(Message.NOTHING)
+        return check.id().equals(id(load)) || check.sense() == Test.Sense.TRY && check.change().made()
                 && check.when() != null && check.when().names().contains("amps." + load);
     }
 
@@ -136,27 +143,27 @@ public final class FeedTest {
         return expr.names().contains("amps." + load.id());
     }
 
-    /** The pack has a cord of its own for it. */
-    private boolean fedByThePack() {
-        return model.checks().stream().anyMatch(check -> check.sense() == Test.Sense.TRY && !check.change().equals(Message.NOTHING)
-                && check.when() != null && (names(check.when()) || moved().stream().anyMatch(q -> check.when().names().contains(q.id()))));
-    }
-
-    /** Fuel comes through it: its current moves the flame. */
-    private boolean fuel() {
-        return machine.circuit().elements().stream().filter(Element.FlamePath.class::isInstance).map(e -> machine.rules().get(e.id()))
-                .anyMatch(rule -> rule instanceof Rule.Follows lit && moved().stream().anyMatch(q -> lit.closed().names().contains(q.id())));
-    }
-
     private Test.Check feed() {
         Map<String, Double> tells = new LinkedHashMap<>();
         model.faults().stream().filter(this::concerns).forEach(fault -> tells.put(fault.id(), answers(fault)));
-        Message plug = plug();
-        Message on = new Message.Amount(direct() ? MeterMode.DC_VOLTS : MeterMode.AC_VOLTS, NAMED_VOLTS.stream()
-                .min(Comparator.comparingDouble(named -> Math.abs(Math.log(volts / named)))).orElseThrow());
+        String plug = cord.orElseThrow().plug();
+        Message off = plug.isEmpty() ? Message.of("test.feed-wires", Message.said(part.label())) : Message.said(model.connector(plug).label());
+        Message on = new Message.Amount(direct() ? MeterMode.DC_VOLTS : MeterMode.AC_VOLTS, named());
         Message what = Message.said(part.label());
-        return new Test.Check(id(load.id()), Message.of(fuel() ? "test.feed-fuel" : "test.feed", plug, on, what), Test.Sense.TRY,
-                off(), null, tells, SEEN, FEED_MINUTES, "", Message.of("change.feed", plug, on, what));
+        return new Test.Check(id(load.id()), Message.of(asks(), off, on, what), Test.Sense.TRY, off(), null, tells, SEEN, FEED_MINUTES, "",
+                new Change(Change.Kind.FED, part.id(), Message.of("change.feed", off, on, what)));
+    }
+
+    /** All that may be asked: a valve clicks, a coil pulls in, a motor turns. */
+    private String asks() {
+        Set<Device.Feed> ways = model.devices(part).stream().map(Device::feed).collect(Collectors.toSet());
+        return ways.contains(Device.Feed.GAS_SHUT) ? "test.feed-fuel" : ways.contains(Device.Feed.WIRES_OFF) ? "test.feed-coil" : "test.feed";
+    }
+
+    /** Its own voltage as the trade names it where that is within a tenth, as it is where it is not: never another one. */
+    private double named() {
+        double nearest = NAMED_VOLTS.stream().min(Comparator.comparingDouble(named -> Math.abs(volts - named))).orElseThrow();
+        return Math.abs(volts - nearest) <= NEAR_A_NAME * nearest ? nearest : Math.round(volts);
     }
 
     /** A fault of the part itself, or of what hangs on it behind the plug. */
@@ -187,7 +194,7 @@ public final class FeedTest {
             changed |= ofItsOwn && moved().stream().flatMap(q -> q.moves().stream()).anyMatch(move -> names(move.when())
                     && move.when().names().contains(((Effect.OnParameter) effect).parameter()));
         }
-        boolean known = changed || fault.effects().stream().anyMatch(this::behindThePlug);
+        boolean known = changed && asks().equals("test.feed") || fault.effects().stream().anyMatch(this::behindThePlug);
         return !drawsItsCurrent(failed) ? 1 - SEEN : !known ? NOBODY_KNOWS : runs(failed) ? SEEN : 1 - SEEN;
     }
 
@@ -204,16 +211,17 @@ public final class FeedTest {
                         || moves.stream().noneMatch(move -> move.when().holds(running.middle())));
     }
 
-    /** The circuit with the plugs of the part off and its own voltage across it. */
+    /** The circuit with the load on its cord, what hangs with it as a machine has it. */
     private Solution onTheCord(Machine with) {
-        Set<String> pins = model.connectors().stream().flatMap(c -> c.conductors().stream()).filter(id -> machine.circuit().element(id)
-                .nets().stream().anyMatch(this::ofThePart)).collect(Collectors.toSet());
+        Circuit fed = cord.orElseThrow().circuit();
         List<Element> elements = new ArrayList<>();
-        with.circuit().elements().forEach(e -> elements.add(e instanceof Element.Conductor pin && pins.contains(e.id())
-                ? pin.closed(false) : e));
-        elements.add(direct() ? new Element.DirectSource("cord", load.a(), load.b(), volts, CORD_OHMS)
-                : new Element.Source("cord", load.a(), load.b(), volts, 0, CORD_OHMS));
-        return Solution.of(new Circuit(with.circuit().reference(), with.circuit().hertz(), elements));
+        for (Element e : fed.elements()) {
+            boolean own = !e.id().equals(Feed.CORD) && (part.elements().contains(e.id()) || behindThePlug(new Effect.OnElement(e.id(), Effect.Mode.OPEN, 0)));
+            Element failed = own ? with.circuit().element(e.id()) : e;
+            boolean inside = own && e instanceof Element.Conductor && model.machine().rules().containsKey(e.id());
+            elements.add(inside && with.circuit().element(e.id()).equals(machine.circuit().element(e.id())) ? e : failed);
+        }
+        return Solution.of(fed.with(elements));
     }
 
     /** The unit as it runs in good order, with other parameters, and with what flows on the cord. */
@@ -238,12 +246,7 @@ public final class FeedTest {
         Moment found = model.asFound().orElse(model.moments().get(0));
         return tells.isEmpty() ? Optional.empty() : Optional.of(new Test.Check("unhook." + load.id(), Message.of("test.unhook",
                 Message.said(part.label())), Test.Sense.TRY, found.id(), null, tells, 1 - SEEN, UNHOOK_MINUTES, "",
-                Message.of("change.unhook", Message.said(part.label()))));
-    }
-
-    private Message plug() {
-        return model.connectors().stream().filter(c -> c.conductors().stream().anyMatch(id -> machine.circuit().element(id).nets().stream()
-                .anyMatch(load.nets()::contains))).findFirst().map(c -> Message.said(c.label())).orElse(Message.of("test.feed-wires"));
+                new Change(Change.Kind.PLUG_OFF, part.id(), Message.of("change.unhook", Message.said(part.label())))));
     }
 
     private String off() {

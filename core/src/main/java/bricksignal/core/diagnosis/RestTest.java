@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -29,6 +30,6 @@ final class RestTest {
 
     private static Test.Check check(Moment rest, UnitModel.Channel channel) {
         return new Test.Check("rest." + channel.id(), Message.of("test.rest", Message.said(channel.label())), Test.Sense.LOOK, rest.id(),
-                channel.when(), Map.of(), MISSED, MINUTES, "", Message.NOTHING);
+                channel.when(), Map.of(), MISSED, MINUTES, "", Change.NONE);
     }
 }

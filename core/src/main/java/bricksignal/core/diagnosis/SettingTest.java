@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
 import bricksignal.core.board.Expr;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -38,7 +39,7 @@ public final class SettingTest {
         Moment usual = model.moments().get(0);
         return model.settings().stream().map(setting -> new Test.Check(idOf(setting), Message.of("test.setting",
                 Message.said(setting.label()), Message.said(setting.factory())), Test.Sense.LOOK, usual.id(),
-                otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", Message.NOTHING)).toList();
+                otherwise(setting.parameter(), Known.in(setting.options(), setting.factory())), Map.of(), MISREAD_SWITCH, MINUTES, "", Change.NONE)).toList();
     }
 
     private static Expr otherwise(String parameter, double value) {

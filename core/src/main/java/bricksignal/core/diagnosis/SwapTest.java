@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Rule;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
@@ -61,6 +62,6 @@ final class SwapTest {
                 .forEach(id -> tells.put(id, TELLS));
         String last = model.moments().stream().filter(m -> m.during() != null).reduce((a, b) -> b)
                 .orElse(model.moments().get(0)).id();
-        return new Test.Check(prefix + part.id(), Message.of("test." + sense, Message.said(part.label())), sense, last, null, tells, BY_CHANCE, minutes, "", Message.NOTHING);
+        return new Test.Check(prefix + part.id(), Message.of("test." + sense, Message.said(part.label())), sense, last, null, tells, BY_CHANCE, minutes, "", new Change(Change.Kind.PART_IN, part.id(), Message.NOTHING));
     }
 }

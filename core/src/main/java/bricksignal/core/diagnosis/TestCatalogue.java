@@ -3,6 +3,7 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.Known;
 import bricksignal.core.board.run.Scenario;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.danger.Safety;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
@@ -12,9 +13,11 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Every test that a unit gives, in a fixed order: a voltage at each of its points, the readings and checks of its pack, and those
@@ -31,20 +34,25 @@ public final class TestCatalogue {
     private final Map<String, Test> tests = new LinkedHashMap<>();
     private final Map<String, Integer> places = new LinkedHashMap<>();
     private final List<Test> all;
+    private final Safety safety;
+    private final Map<Test, Message> withdrawn = new LinkedHashMap<>();
 
     /**
      * The tests of a unit.
      *
      * @param seconds by moment, when it comes in its run
+     * @param nominal the unit in good order
      * @param further tests beyond those of the model, such as that of the watched sequence
      */
-    TestCatalogue(UnitModel model, Map<String, Double> seconds, List<? extends Test> further) {
+    TestCatalogue(UnitModel model, Map<String, Double> seconds, VirtualUnit nominal, List<? extends Test> further) {
         this.model = model;
         this.seconds = new LinkedHashMap<>(seconds);
+        this.safety = new Safety(model, nominal, moment -> Known.in(this.seconds, moment.id()), check -> Optional.of(changedBy(check)));
         model.moments().forEach(moment -> waiting.put(moment.id(), waiting(moment)));
         model.points().forEach(point -> point.moments().forEach(moment -> put(voltage(point, moment))));
         model.readings().forEach(this::put);
         model.checks().forEach(this::put);
+        DangerTest.of(model).forEach(this::put);
         ComplaintTest.of(model).forEach(this::put);
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
@@ -56,6 +64,16 @@ public final class TestCatalogue {
     /** Every test, voltages at points first. */
     public List<Test> tests() {
         return all;
+    }
+
+    /** The rules of what may be done to the unit. */
+    public Safety safety() {
+        return safety;
+    }
+
+    /** What the model would give and the rules of safety forbid, with the reason. */
+    public Map<Test, Message> withdrawn() {
+        return Collections.unmodifiableMap(withdrawn);
     }
 
     /**
@@ -138,6 +156,11 @@ public final class TestCatalogue {
     }
 
     private void put(Test test) {
+        Optional<Message> forbidden = safety.forbids(test);
+        if (forbidden.isPresent()) {
+            withdrawn.put(test, forbidden.get());
+            return;
+        }
         if (tests.put(test.id(), test) != null) {
             throw new IllegalArgumentException("test '" + test.id() + "' is declared twice; rename one of them");
         }

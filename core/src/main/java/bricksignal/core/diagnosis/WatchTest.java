@@ -1,5 +1,6 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -45,7 +46,7 @@ final class WatchTest {
     }
 
     private static Test.Check check(String id, Test.Sense sense, Moment moment, double minutes) {
-        return new Test.Check(id, Message.of("test." + id, new Message.Number(sense == Test.Sense.CYCLES ? CYCLES : WARM_MINUTES)), sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "", Message.NOTHING);
+        return new Test.Check(id, Message.of("test." + id, new Message.Number(sense == Test.Sense.CYCLES ? CYCLES : WARM_MINUTES)), sense, moment.id(), null, Map.of(), BY_CHANCE, minutes, "", Change.NONE);
     }
 
     /** True if an answer shows that the unit is failing now. */

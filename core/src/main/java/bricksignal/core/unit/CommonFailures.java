@@ -331,7 +331,8 @@ public final class CommonFailures {
         String id = "left." + c.id();
         fault(id, label, LEFT, weight, 0, new Effect.OnElement(c.id(), Effect.Mode.CLOSED, 0), "failure.remedy.left");
         check(ACROSS + c.id(), look, Test.Sense.LOOK, found(), Map.of(id, LOOK_SEES), LOOK_MINUTES);
-        check("gone." + id, Message.of("test.gone-left"), Test.Sense.TRY, found(), Map.of(id, LOOK_SEES), GONE_MINUTES);
+        checks.put("gone." + id, new Test.Check("gone." + id, Message.of("test.gone-left"), Test.Sense.TRY, found(), null, Map.of(id, LOOK_SEES),
+                BY_CHANCE, GONE_MINUTES, "", new Change(Change.Kind.TAKEN_OUT, c.id(), Message.NOTHING)));
     }
 
     private void wireOff(Element.Conductor wire) {
@@ -385,7 +386,7 @@ public final class CommonFailures {
     }
 
     private void check(String id, Message label, Test.Sense sense, String moment, Map<String, Double> tells, double minutes) {
-        checks.put(id, new Test.Check(id, label, sense, moment, null, tells, BY_CHANCE, minutes, "", Message.NOTHING));
+        checks.put(id, new Test.Check(id, label, sense, moment, null, tells, BY_CHANCE, minutes, "", Change.NONE));
     }
 
     private void tells(String id, String fault, double yes) {

@@ -10,7 +10,6 @@ import java.util.List;
  * @param label what stands on the board or the part
  * @param where where to find it
  * @param colour conductor colour as the pack names it, or empty
- * @param safety caution class, a key of the pack's cautions
  * @param seconds to reach it, at least 0
  * @param against the net that a voltage here is usually measured against
  * @param mode how a voltage here is measured
@@ -18,7 +17,7 @@ import java.util.List;
  * @param side what it belongs to, as drawn: line, supply, board, chain, load, wall
  * @param tolerance relative spread of a voltage here in good order, one sigma; 0 takes that of the meter and the supply
  */
-public record Point(String net, String label, String where, String colour, String safety, double seconds, String against,
+public record Point(String net, String label, String where, String colour, double seconds, String against,
         MeterMode mode, List<String> moments, String side, double tolerance) {
 
     public Point {

@@ -90,10 +90,10 @@ public sealed interface Test {
      * @param tells for some faults, by id, the probability of yes
      * @param otherwise probability of yes for every fault that neither speaks of, 0 to 1
      * @param connector what is reseated, for {@link Sense#RESEAT}, or empty
-     * @param change what is put into the unit for it and must come out again; nothing where nothing is
+     * @param change what is put into the unit for it and must come out again
      */
     record Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
-            double otherwise, double minutes, String connector, Message change) implements Test {
+            double otherwise, double minutes, String connector, Change change) implements Test {
         public Check {
             tells = Map.copyOf(tells);
             if (!(otherwise >= 0 && otherwise <= 1)) {

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -36,17 +37,17 @@ import org.jspecify.annotations.Nullable;
  * @param parts what can be exchanged
  * @param faults what can be the matter
  * @param settings switches
- * @param cautions what to mind, by safety class
  * @param traits what can be seen of such a unit, by question: the answers that fit
  * @param calls how a call is placed, the usual way first
  * @param acceptance limits that the unit must keep after a repair
  * @param menu how its settings are reached that no switch sets
+ * @param dangers what of it decides what may be done to it
  */
 public record UnitModel(String id, String title, String duty, Machine machine, List<Connector> connectors,
         List<Point> points, List<Scenario> scenarios, List<Moment> moments, Found found, List<Test.Reading> readings,
         List<Test.Check> checks, List<Stage> stages, List<Channel> channels, Map<String, Chart> charts, List<Part> parts,
-        List<Fault> faults, List<Setting> settings, List<Caution> cautions, Map<String, List<String>> traits,
-        List<CallAdvice> calls, List<Acceptance> acceptance, Menu menu) {
+        List<Fault> faults, List<Setting> settings, Map<String, List<String>> traits,
+        List<CallAdvice> calls, List<Acceptance> acceptance, Menu menu, Dangers dangers) {
 
     private static final String ACTION = "action.";
 
@@ -126,19 +127,19 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     /** The same unit with other faults to think of. */
     public UnitModel withFaults(List<Fault> otherFaults) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
-                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance, menu);
+                channels, charts, parts, otherFaults, settings, traits, calls, acceptance, menu, dangers);
     }
 
     /** The same unit with other faults to think of, and other things to look at. */
     public UnitModel with(List<Fault> otherFaults, List<Test.Check> otherChecks) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, otherChecks, stages,
-                channels, charts, parts, otherFaults, settings, cautions, traits, calls, acceptance, menu);
+                channels, charts, parts, otherFaults, settings, traits, calls, acceptance, menu, dangers);
     }
 
     /** The same unit with other charts on its doors. */
     public UnitModel with(Map<String, Chart> otherCharts) {
         return new UnitModel(id, title, duty, machine, connectors, points, scenarios, moments, found, readings, checks, stages,
-                channels, otherCharts, parts, faults, settings, cautions, traits, calls, acceptance, menu);
+                channels, otherCharts, parts, faults, settings, traits, calls, acceptance, menu, dangers);
     }
 
     /**
@@ -223,6 +224,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
 
     public Connector connector(String connectorId) {
         return one(connectors, c -> c.id().equals(connectorId), Connector::id, connectorId, "connector");
+    }
+
+    /** What the parts of a unit are that carry or make current, each kind once: of its elements, and of the part where no element stands for it. */
+    public List<Device> devices(Part part) {
+        return Stream.concat(part.elements().stream().flatMap(element -> dangers.device(element).stream()),
+                Optional.ofNullable(dangers.parts().get(part.id())).stream()).distinct().toList();
     }
 
     /** The moment at which somebody finds the unit, where the pack has one. */

@@ -111,8 +111,16 @@ public final class VirtualUnit {
         return shown(setUp(unit, reading.setup()), reading);
     }
 
-    /** What an instrument with its probes on a solved state of the unit shows: between two nets, or through an element. */
-    public static Shown shown(Solution solution, Test.Reading reading) {
+    /**
+     * What an instrument shows at a unit that stands so: between two nets, or through an element.
+     *
+     * @param standing the unit's circuit with its contacts as they stand
+     */
+    public static Shown shown(UnitModel model, Circuit standing, Test.Reading reading) {
+        return shown(Solution.of(unplugged(model, standing, reading.setup().unplugged())), reading);
+    }
+
+    private static Shown shown(Solution solution, Test.Reading reading) {
         if (reading.place() instanceof Place.Through through) {
             return new Shown(Meter.through(solution, reading.mode(), through.element()), 0);
         }
@@ -138,18 +146,21 @@ public final class VirtualUnit {
     }
 
     private Solution setUp(Snapshot unit, Setup setup) {
-        return setup.unplugged().isEmpty() ? unit.solution()
-                : rewired.computeIfAbsent(new Rewired(unit.solution(), setup.unplugged()), this::unplug);
+        return setup.unplugged().isEmpty() ? unit.solution() : rewired.computeIfAbsent(new Rewired(unit.solution(), setup.unplugged()),
+                wanted -> Solution.of(unplugged(model, wanted.solution().circuit(), wanted.unplugged())));
     }
 
-    private Solution unplug(Rewired wanted) {
+    /** A circuit with connectors pulled. */
+    private static Circuit unplugged(UnitModel model, Circuit circuit, List<String> connectors) {
+        if (connectors.isEmpty()) {
+            return circuit;
+        }
         Set<String> open = new LinkedHashSet<>();
-        wanted.unplugged().forEach(connector -> open.addAll(model.connector(connector).conductors()));
-        Circuit circuit = wanted.solution().circuit();
+        connectors.forEach(connector -> open.addAll(model.connector(connector).conductors()));
         List<Element> elements = new ArrayList<>();
         for (Element element : circuit.elements()) {
             elements.add(element instanceof Element.Conductor c && open.contains(c.id()) ? c.closed(false) : element);
         }
-        return Solution.of(circuit.with(elements));
+        return circuit.with(elements);
     }
 }

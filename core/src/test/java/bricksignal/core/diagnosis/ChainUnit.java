@@ -9,6 +9,8 @@ import bricksignal.core.board.run.Scenario;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.unit.Dangers;
+import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
@@ -18,6 +20,7 @@ import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * The smallest unit that a diagnosis has work with (invented):
@@ -70,8 +73,9 @@ public final class ChainUnit {
         List<Moment> moments = List.of(new Moment(FOUND, "while it calls", "usual", null, 20, 0, Moment.Role.AS_FOUND));
         List<UnitModel.Channel> channels = List.of(new UnitModel.Channel("coil", "coil", ExprParser.parse("amps.coil > 0.1")));
         return new UnitModel("chain", "Chain", "feeds a coil", machine, List.of(), points, List.of(usual), moments,
-                new UnitModel.Found(15, 50), List.of(), List.of(), List.of(), channels, Map.of(), parts, faults, List.of(), List.of(),
-                Map.of(), List.of(), List.of(), bricksignal.core.menu.Menu.NONE);
+                new UnitModel.Found(15, 50), List.of(), List.of(), List.of(), channels, Map.of(), parts, faults, List.of(),
+                Map.of(), List.of(), List.of(), bricksignal.core.menu.Menu.NONE,
+                new Dangers(Map.of("coil", Device.SOLENOID), Map.of(), Map.of(), Map.of(), Map.of(), Dangers.Refrigerant.NONE, Set.of()));
     }
 
     /** A voltage at a net against the common, as found. */
@@ -80,6 +84,6 @@ public final class ChainUnit {
     }
 
     private static Point point(String net) {
-        return new Point(net, net, "", "", "", 5, "C", MeterMode.AC_VOLTS, net.equals("C") ? List.of() : List.of(FOUND), "chain", 0);
+        return new Point(net, net, "", "", 5, "C", MeterMode.AC_VOLTS, net.equals("C") ? List.of() : List.of(FOUND), "chain", 0);
     }
 }
