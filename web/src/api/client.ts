@@ -14,6 +14,9 @@ export type Suspect = Schemas['Suspect']
 export type Diagram = Schemas['TimingDiagram']
 export type Rung = Schemas['Rung']
 export type Stop = Schemas['Stop']
+export type StopPage = Schemas['StopPage']
+export type ChangeLine = Schemas['ChangeLine']
+export type Person = Schemas['PersonView']
 export type Verdict = Schemas['VerdictPage']
 export type Way = Schemas['Way']
 export type Tap = Schemas['Tap']
@@ -59,6 +62,9 @@ export class Problem extends Error {
     readonly field = '',
     /** Share of the work that is done where something is being made ready, 0 to 1. */
     readonly progress?: number,
+    /** What is read to a caller whose words tell of danger, and whom they call. */
+    readonly caller: string[] = [],
+    readonly call: string[] = [],
   ) {
     super(message)
   }
@@ -97,12 +103,15 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
     throw new Problem(0, 'The server cannot be reached. What you entered is kept on this screen.')
   }
   if (!result.response.ok) {
-    const problem = result.error as { detail?: string; field?: string; progress?: number } | undefined
+    const problem = result.error as
+      { detail?: string; field?: string; progress?: number; caller?: string[]; call?: string[] } | undefined
     throw new Problem(
       result.response.status,
       problem?.detail ?? 'The server could not do this.',
       problem?.field,
       problem?.progress,
+      problem?.caller,
+      problem?.call,
     )
   }
   return result.data as T

@@ -5,6 +5,8 @@ import type { Entry } from './client'
 export interface Kept {
   id: string
   visit: string
+  /** Whose it is: it is sent with that person's session alone. */
+  login?: string
   /** Order in which it was made. */
   place: number
   entry: Entry
@@ -15,6 +17,8 @@ export interface Kept {
 /** Where entries are kept on the device. */
 export interface OutboxStore {
   of(visit: string): Promise<Kept[]>
+  /** Everything on this device, of all visits. */
+  all(): Promise<Kept[]>
   put(kept: Kept): Promise<void>
   remove(id: string): Promise<void>
 }
@@ -33,9 +37,18 @@ class IndexedStore implements OutboxStore {
     },
   })
 
+  /** Refused where the browser gives no database. */
+  async opened(): Promise<void> {
+    await this.database
+  }
+
   async of(visit: string): Promise<Kept[]> {
     const all = await (await this.database).getAllFromIndex('outbox', 'visit', visit)
     return all.sort((a, b) => a.place - b.place)
+  }
+
+  async all(): Promise<Kept[]> {
+    return (await (await this.database).getAll('outbox')).sort((a, b) => a.place - b.place)
   }
 
   async put(kept: Kept): Promise<void> {
@@ -49,18 +62,52 @@ class IndexedStore implements OutboxStore {
 
 /** Where the browser gives no database (some private windows): kept as long as the page is open. */
 export class MemoryStore implements OutboxStore {
-  private readonly all = new Map<string, Kept>()
+  private readonly kept = new Map<string, Kept>()
+
+  async all(): Promise<Kept[]> {
+    return [...this.kept.values()].sort((a, b) => a.place - b.place)
+  }
 
   async of(visit: string): Promise<Kept[]> {
-    return [...this.all.values()].filter((k) => k.visit === visit).sort((a, b) => a.place - b.place)
+    return (await this.all()).filter((k) => k.visit === visit)
   }
 
   async put(kept: Kept): Promise<void> {
-    this.all.set(kept.id, kept)
+    this.kept.set(kept.id, kept)
   }
 
   async remove(id: string): Promise<void> {
-    this.all.delete(id)
+    this.kept.delete(id)
+  }
+}
+
+/** The database of the device, and the page's memory where it will not open: nothing entered waits for a database that never comes. */
+class FallingBack implements OutboxStore {
+  private readonly memory = new MemoryStore()
+  private readonly store: Promise<OutboxStore>
+
+  constructor() {
+    const indexed = new IndexedStore()
+    this.store = indexed.opened().then(
+      () => indexed,
+      () => this.memory,
+    )
+  }
+
+  async all() {
+    return (await this.store).all()
+  }
+
+  async of(visit: string) {
+    return (await this.store).of(visit)
+  }
+
+  async put(kept: Kept) {
+    return (await this.store).put(kept)
+  }
+
+  async remove(id: string) {
+    return (await this.store).remove(id)
   }
 }
 
@@ -68,7 +115,7 @@ let shared: OutboxStore | undefined
 
 /** The store of this device. */
 export function outboxStore(): OutboxStore {
-  shared ??= typeof indexedDB === 'undefined' ? new MemoryStore() : new IndexedStore()
+  shared ??= typeof indexedDB === 'undefined' ? new MemoryStore() : new FallingBack()
   return shared
 }
 

@@ -1,6 +1,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, shallowRef, toRaw } from 'vue'
 import { Problem, type Entry, type NewEntry } from './client'
+import { oneTabAtATime } from './oneTab'
 import { outboxStore, takeOver, type Kept, type OutboxStore } from './outboxStore'
 
 const RETRY_MS = 3000
@@ -41,9 +42,13 @@ export function useOutbox(
   send: (entry: Entry) => Promise<void>,
   renew: () => Promise<void>,
   store: OutboxStore = outboxStore(),
+  who: () => string | undefined = () => undefined,
 ) {
   const all = shallowRef<Kept[]>([])
   const waiting = computed(() => all.value.filter((k) => !k.refused))
+  /** Nobody's entries go out with another person's session. */
+  const own = (k: Kept) => !k.login || !who() || k.login === who()
+  const mine = computed(() => waiting.value.filter(own))
   const refused = computed(() => all.value.filter((k) => k.refused))
   const problem = ref<Problem | null>(null)
   const loginNeeded = ref(false)
@@ -82,7 +87,7 @@ export function useOutbox(
 
   /** Sends what waits, oldest first, one at a time; true when nothing waits any more and nothing was refused. */
   function flush(): Promise<boolean> {
-    running ??= sendAll().finally(() => (running = null))
+    running ??= oneTabAtATime(sendAll).finally(() => (running = null))
     return running
   }
 
@@ -91,7 +96,7 @@ export function useOutbox(
     sending.value = true
     let whole = true
     try {
-      for (let next = waiting.value[0]; next; next = waiting.value[0]) {
+      for (let next = mine.value[0]; next; next = mine.value[0]) {
         const told = await attempt(next)
         if (!told) {
           await drop(next.id)
@@ -118,7 +123,7 @@ export function useOutbox(
     problem.value = null
     const id = crypto.randomUUID()
     const whole = JSON.parse(JSON.stringify({ ...toRaw(entry), id, madeAt: Date.now() })) as Entry
-    await keep({ id, visit, place: Date.now() + all.value.length / 1000, entry: whole })
+    await keep({ id, visit, login: who(), place: Date.now() + all.value.length / 1000, entry: whole })
     return sentNow(id)
   }
 
@@ -147,7 +152,7 @@ export function useOutbox(
   }
 
   useIntervalFn(() => {
-    if (waiting.value.length > 0 && !loginNeeded.value) void flush()
+    if (mine.value.length > 0 && !loginNeeded.value) void flush()
   }, RETRY_MS)
 
   return { waiting, refused, problem, loginNeeded, sending, add, correct, discard: drop, flush, resume }

@@ -53,7 +53,7 @@ describe('visit', () => {
     expect(handle.page.value).toEqual({ entries: 1 })
     expect(handle.visit.value!.twinsSaid).toEqual({ u: true })
     expect(handle.visit.value!.job.state).toBe('OPEN')
-    expect(asked.filter((a) => a.startsWith('GET'))).toHaveLength(1)
+    expect(asked.filter((a) => a.startsWith('GET /api/visits'))).toHaveLength(1)
   })
 
   it('sends that something was so at another time, once, and only where that makes sense', async () => {

@@ -11,6 +11,7 @@ import {
   type Visit,
   type When,
 } from './client'
+import { useMe } from './useMe'
 import { useOutbox } from './useOutbox'
 import { told } from './useTrouble'
 
@@ -48,11 +49,19 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
     )
     if (!query.data.value) void client.invalidateQueries({ queryKey: key })
   }
+  const { me } = useMe()
+  const who = () => me.data.value?.login
   const outbox = useOutbox(
     visitId,
     async (entry: Entry) =>
-      taken(await answer<LogAnswer>(api.POST('/api/visits/{id}/log', { params: path, body: entry }))),
+      taken(
+        await answer<LogAnswer>(
+          api.POST('/api/visits/{id}/log', { params: { ...path, header: { 'X-Made-By': who() } }, body: entry }),
+        ),
+      ),
     async () => void (await api.GET('/api/me')),
+    undefined,
+    who,
   )
 
   /** When what is entered next was so; nothing for now. It holds for one entry. */

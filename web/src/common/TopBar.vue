@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { logOut } from '../api/client'
 import { useMe } from '../api/useMe'
 import { useLoggedOut } from '../api/useTrouble'
+import { useWaiting } from '../api/useWaiting'
 import { useTheme } from '../theme/useTheme'
 import FetchTrouble from './FetchTrouble.vue'
 
@@ -25,7 +26,16 @@ watch(
   { immediate: true },
 )
 
+const { mine, others } = useWaiting()
 async function leave() {
+  const count = mine.value.length
+  if (
+    count &&
+    !window.confirm(
+      `${count} of your entries are not saved on the server yet. They stay on this device and are sent when you log in here again. Log out?`,
+    )
+  )
+    return
   await logOut().catch(() => undefined)
   queries.clear()
   await router.replace('/login')
@@ -41,6 +51,10 @@ async function leave() {
       <span class="word">Brick Signal</span>
     </RouterLink>
     <p class="title">{{ title }}</p>
+    <p v-if="mine.length || others.length" class="waiting" role="status" data-test="waiting">
+      <span v-if="mine.length">{{ mine.length }} not sent</span>
+      <span v-if="others.length">{{ others.length }} of a colleague on this device</span>
+    </p>
     <button class="key quiet" type="button" @click="toggle">{{ theme === 'closet' ? 'Daylight' : 'Closet' }}</button>
     <button v-if="me.data.value" class="key quiet who" type="button" @click="leave">
       <span class="name">{{ me.data.value.name }}, </span>log out
@@ -64,6 +78,15 @@ async function leave() {
   min-height: 44px;
   font-weight: 700;
   text-decoration: none;
+}
+.waiting {
+  margin: 0;
+  font-weight: 700;
+  white-space: nowrap;
+}
+.waiting span {
+  border: 2px solid var(--line);
+  padding: 0.1rem 0.4rem;
 }
 .title {
   flex: 1;

@@ -35,7 +35,7 @@ class Security {
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers(HttpMethod.GET, FILES).permitAll()
                         .requestMatchers(HttpMethod.GET, WebPages.pages()).permitAll()
-                        .requestMatchers("/api/login", "/actuator/health").permitAll()
+                        .requestMatchers("/api/login", "/actuator/health", "/alive").permitAll()
                         .anyRequest().authenticated())
                 .csrf(csrf -> csrf.spa())
                 .formLogin(login -> login.loginPage("/login").loginProcessingUrl("/api/login")
