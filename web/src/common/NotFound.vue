@@ -1,4 +1,9 @@
+<script setup lang="ts">
+import TopBar from './TopBar.vue'
+</script>
+
 <template>
+  <TopBar title="Nothing here" />
   <main class="page">
     <h1 class="h3">Nothing at this address</h1>
     <p>The link is old or mistyped.</p>

@@ -11,6 +11,7 @@ import ProveView from '../visit/ProveView.vue'
 import UnitView from '../visit/UnitView.vue'
 import WayOutView from '../visit/WayOutView.vue'
 import FetchTrouble from './FetchTrouble.vue'
+import NotFound from './NotFound.vue'
 import TopBar from './TopBar.vue'
 
 /** A screen that needs two things, and says of a third itself why it did not come. */
@@ -28,6 +29,16 @@ const away = () => json({ detail: 'The database is away.' }, 503)
 afterEach(() => {
   vi.unstubAllGlobals()
   vi.clearAllMocks()
+})
+
+describe('an address that leads nowhere', () => {
+  it('keeps the bar, so that one finds out of it', async () => {
+    serve({ '/api/me': () => json({ login: 'ines', name: 'Ines', role: 'TECHNICIAN' }) })
+    const page = shown(NotFound)
+    await flushPromises()
+    expect(page.get('h1').text()).toBe('Nothing at this address')
+    expect(page.findComponent(TopBar).exists()).toBe(true)
+  })
 })
 
 describe('what did not come', () => {

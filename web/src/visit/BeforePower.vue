@@ -48,6 +48,7 @@ const complaints = computed(() =>
 
 <template>
   <main class="page before">
+    <h1 class="visually-hidden">Before the power is touched</h1>
     <p class="caution lead-caution">
       <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
       of you.

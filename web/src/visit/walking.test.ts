@@ -179,6 +179,7 @@ describe('before the power', () => {
     const page = shown(BeforePower, { unit: ref({ lamps, complaints: [], cautions: [] }) })
     await flushPromises()
     expect(page.findAll('.patterns button').map((b) => b.text())).toEqual(['3 flashes', '4 flashes'])
+    expect(page.findAll('h1')).toHaveLength(1)
     await page.get('#typed-pattern').setValue('2 long 3 short')
     await page.get('.typed').trigger('submit')
     expect(add).toHaveBeenCalledWith({ kind: 'PATTERN', board: 'board', pattern: '2 long 3 short' })

@@ -16,6 +16,9 @@ import java.util.Set;
  */
 public final class Catalogue {
 
+    /** Nearer than this to nothing or to certainty no number is told (common practice). */
+    private static final double LEAST_SHARE = 0.01;
+
     private final Map<String, Pattern> words;
 
     private Catalogue(Map<String, Pattern> words) {
@@ -100,8 +103,8 @@ public final class Catalogue {
         } else if (message instanceof Message.Money money) {
             return filled("money", List.of(String.format(Locale.ROOT, "%,d", Math.round(money.amount())), money.currency()));
         } else if (message instanceof Message.Share share) {
-            return share.share() > 0 && share.share() < 0.01 ? word("share.small")
-                    : filled("share", List.of(String.valueOf(Math.round(100 * share.share()))));
+            return share.share() > 0 && share.share() < LEAST_SHARE ? word("share.small")
+                    : share.share() > 1 - LEAST_SHARE && share.share() < 1 ? word("share.large") : filled("share", List.of(String.valueOf(Math.round(100 * share.share()))));
         } else if (message instanceof Message.Items items) {
             return String.join(word("joint." + items.joint()).replace('_', ' '), items.items().stream().map(this::words).toList());
         }

@@ -104,8 +104,8 @@ class CatalogueTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0.004, below 1 %", "0.5, 50 %", "0, 0 %", "1, 100 %"})
-    void sharesAreToldInPercent(double share, String words) {
+    @CsvSource({"0.004, <1 %", "0.257, 26 %", "0.5, 50 %", "0, 0 %", "1, 100 %", "0.996, >99 %"})
+    void sharesAreToldInPercentAndNeverRoundedAwayOrToCertainty(double share, String words) {
         assertThat(ENGLISH.words(new Message.Share(share))).isEqualTo(words);
     }
 

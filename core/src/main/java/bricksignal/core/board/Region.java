@@ -1,6 +1,8 @@
 package bricksignal.core.board;
 
 import bricksignal.core.lamp.LampPattern;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -55,11 +57,11 @@ public record Region(String id, List<State> states) {
      *
      * @param when the guard; {@code elapsed} in it is the time in this state, seconds
      * @param to the state it leads to
-     * @param sets counters it changes
+     * @param sets counters it changes, in the order in which they are written: one may read what one before it set
      */
     public record Transition(Expr when, String to, Map<String, Expr> sets) {
         public Transition {
-            sets = Map.copyOf(sets);
+            sets = Collections.unmodifiableMap(new LinkedHashMap<>(sets));
         }
     }
 }

@@ -2,9 +2,17 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.words.Digits;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** A number as a technician types it from the display. */
+/** A number as a technician types it from the display, with a unit behind it or none. What could be two things is asked back, never guessed. */
 public final class TypedReading {
+
+    private static final Pattern TYPED = Pattern.compile("([-+]?[0-9.,]*[0-9][0-9.,]*)\\s*([^0-9].*)?");
+    private static final Pattern PLAIN = Pattern.compile("[-+]?([0-9]+([.,][0-9]*)?|[.,][0-9]+)");
+    private static final Pattern TWO_THINGS = Pattern.compile("[-+]?[1-9][0-9]{0,2},[0-9]{3}");
+    private static final Pattern GROUPED = Pattern.compile("[-+]?[0-9]{1,3}(,[0-9]{3}(,[0-9]{3})+|(,[0-9]{3})+\\.[0-9]+)");
 
     private TypedReading() {
     }
@@ -12,19 +20,21 @@ public final class TypedReading {
     /**
      * The value of a typed reading, in the unit of the mode.
      *
-     * @param text a number with point or comma, or {@code OL} (open) on a mode that can read open
+     * @param text a number with point or comma, and a unit of what the mode measures in any system ({@code 1.2 mbar}, {@code 4.7k}), or
+     *     {@code OL} (open) on a mode that can read open
      * @return the value; infinite for OL
-     * @throws IllegalArgumentException if it is no number, not finite, or beyond what the mode can show
+     * @throws IllegalArgumentException if it is no number, could be two numbers, bears a unit of something else, is not finite, or is beyond
+     *     what the mode can show
      */
     public static double parse(MeterMode mode, String text) {
         String typed = text.trim();
-        if (typed.equalsIgnoreCase("OL") || typed.equalsIgnoreCase("open")) {
+        if (open(typed)) {
             if (!mode.canReadOpen()) {
                 throw new IllegalArgumentException("OL says nothing on " + mode.unit() + "; type the number on the display");
             }
             return Double.POSITIVE_INFINITY;
         }
-        double value = number(typed);
+        double value = withUnit(mode, typed);
         if (value < mode.least() || value > mode.most()) {
             throw new IllegalArgumentException("'" + typed + "' is beyond what the meter shows on " + mode.unit() + " ("
                     + Digits.of(mode.least()) + " to " + Digits.of(mode.most()) + "); check range and decimal point");
@@ -32,10 +42,40 @@ public final class TypedReading {
         return value;
     }
 
-    private static double number(String typed) {
-        if (!typed.matches("[-+]?([0-9]+([.,][0-9]*)?|[.,][0-9]+)")) {
-            throw new IllegalArgumentException("'" + typed + "' is not a number; type what the display shows, such as 26.8");
+    /** As displays show it and people write it: OL, O.L, 0.L, 0L, with a unit behind it at times. */
+    private static boolean open(String typed) {
+        String plain = typed.replace(".", "").replace(" ", "").toLowerCase(Locale.ROOT);
+        return plain.matches("[o0]l([km]?(\u03c9|ohms?))?") || plain.equals("open");
+    }
+
+    private static double withUnit(MeterMode mode, String typed) {
+        Matcher parts = TYPED.matcher(typed);
+        if (!parts.matches()) {
+            throw noNumber(typed);
         }
-        return Double.parseDouble(typed.replace(',', '.'));
+        double number = number(typed, parts.group(1));
+        String unit = parts.group(2);
+        if (unit == null) {
+            return number;
+        }
+        return MeterUnits.of(mode, unit).orElseThrow(() -> MeterUnits.ofAnother(unit)
+                ? new IllegalArgumentException("'" + typed + "' is not what the meter shows on " + mode.unit() + "; type the number in " + mode.unit())
+                : noNumber(typed)).of(number);
+    }
+
+    private static double number(String typed, String digits) {
+        if (TWO_THINGS.matcher(digits).matches()) {
+            throw new IllegalArgumentException("'" + typed + "' may be " + digits.replace(",", "") + " or " + digits.replaceAll(",0*$|,", ".")
+                    .replaceAll("\\.$", "") + "; type it without the comma, or with a point");
+        } else if (GROUPED.matcher(digits).matches()) {
+            return Double.parseDouble(digits.replace(",", ""));
+        } else if (!PLAIN.matcher(digits).matches()) {
+            throw noNumber(typed);
+        }
+        return Double.parseDouble(digits.replace(',', '.'));
+    }
+
+    private static IllegalArgumentException noNumber(String typed) {
+        return new IllegalArgumentException("'" + typed + "' is not a number; type what the display shows, such as 26.8");
     }
 }

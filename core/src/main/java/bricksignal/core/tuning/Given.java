@@ -25,6 +25,8 @@ public final class Given {
         for (Input input : inputs) {
             if (input instanceof Input.Quantity quantity) {
                 check(quantity, numbers.get(quantity.id()));
+            } else if (input instanceof Input.Choice choice && choices.get(choice.id()) == null) {
+                throw new Misfit(choice.id(), "nothing is chosen; there are " + String.join(", ", choice.options()));
             } else if (input instanceof Input.Choice choice && !choice.options().contains(choices.get(choice.id()))) {
                 throw new Misfit(choice.id(), "'" + choices.get(choice.id()) + "' is none of " + String.join(", ", choice.options()));
             }

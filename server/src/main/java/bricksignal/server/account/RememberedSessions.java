@@ -37,13 +37,7 @@ final class RememberedSessions<S extends Session> implements SessionRepository<R
 
     @Override
     public @Nullable Remembered findById(String id) {
-        S known = seen.getIfPresent(id);
-        if (known == null) {
-            known = kept.findById(id);
-            if (known != null) {
-                seen.put(id, known);
-            }
-        }
+        S known = seen.get(id, kept::findById); // in one step: a logout meanwhile is not forgotten
         return known == null || known.isExpired() ? null : new Remembered(known, null);
     }
 

@@ -24,10 +24,9 @@ public class EvidenceLog {
                 Evidence.class).setParameter("visit", visit).setParameter("after", after).getResultList();
     }
 
-    /** What was lent from a unit, on whatever visit, and neither given back nor taken back. */
+    /** What was ever lent from a unit, on whatever visit; what of it still stands the log of that visit says. */
     public List<Evidence> lentFrom(UUID unit) {
-        return entities.createQuery("select e from Evidence e where e.kind = 'LENT' and e.content like :unit and not exists (select l from Evidence l "
-                + "where l.supersedes = e.id) order by e.place", Evidence.class).setParameter("unit", "%\"" + unit + "\"%").getResultList();
+        return entities.createQuery("select e from Evidence e where e.kind = 'LENT' and e.content like :unit order by e.place", Evidence.class).setParameter("unit", "%\"" + unit + "\"%").getResultList();
     }
 
     /** The place of the last entry of a visit; 0 where it has none. */

@@ -68,29 +68,38 @@ class OwnPackService {
     /** Those that were kept before are there again. */
     @PostConstruct
     void installAll() {
-        all().forEach(this::install);
+        all().forEach(this::installOrLater);
     }
 
     /** What another instance kept meanwhile is here too. */
     @Scheduled(fixedDelayString = "PT5S")
     void catchUp() {
         try {
-            list.findAll().stream().filter(pack -> !stateOf(pack).equals(installed.get(pack.name()))).forEach(pack -> install(kept(pack)));
+            list.findAll().stream().filter(pack -> !stateOf(pack).equals(installed.get(pack.name()))).forEach(pack -> installOrLater(kept(pack)));
         } catch (DataAccessException | TransactionException away) {
             LOG.debug("the database is away; tried again soon", away);
         }
     }
 
+    /** One that cannot be installed now stands in nobody's way, and is tried again with the next look. */
+    private void installOrLater(Kept kept) {
+        try {
+            install(kept);
+        } catch (RuntimeException now) {
+            LOG.warn("The pack {} could not be installed; tried again soon", kept.pack().name(), now);
+        }
+    }
+
     private synchronized void install(Kept kept) {
         OwnPack pack = kept.pack();
-        installed.put(pack.name(), stateOf(pack));
-        unreadable.remove(pack.name());
         try {
             packs.install(Family.of(kept.version(pack.used()).content()), !pack.withdrawn());
+            unreadable.remove(pack.name());
         } catch (PackException outOfDate) {
             unreadable.put(pack.name(), outOfDate.problems().get(0).toString());
             LOG.warn("The pack {} cannot be read any more: {}", pack.name(), outOfDate.problems());
         }
+        installed.put(pack.name(), stateOf(pack));
     }
 
     private static State stateOf(OwnPack pack) {

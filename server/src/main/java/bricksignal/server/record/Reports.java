@@ -2,9 +2,11 @@ package bricksignal.server.record;
 
 import bricksignal.casework.page.ReportPage;
 import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.words.Message;
 import bricksignal.server.change.Photos;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
+import bricksignal.server.words.Words;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -25,13 +27,16 @@ class Reports {
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT).withZone(ZoneId.systemDefault());
     private static final TypeReference<Map<String, Object>> FIELDS = new TypeReference<>() {
     };
+
     private static final double PERCENT = 100;
 
     private final JsonMapper json;
     private final Pdf pdf;
     private final Photos photos;
+    private final Words words;
 
-    Reports(JsonMapper json, Pdf pdf, Photos photos) {
+    Reports(JsonMapper json, Pdf pdf, Photos photos, Words words) {
+        this.words = words;
         this.json = json;
         this.photos = photos;
         this.pdf = pdf;
@@ -51,7 +56,7 @@ class Reports {
         values.put("visit", visit(standing.visit()));
         values.put("report", json.convertValue(report, FIELDS));
         values.put("rows", rows(report));
-        values.put("clock", new Clock());
+        values.put("clock", new Clock(words));
         values.put("photos", photos.onReport(standing.visit().id()).stream().map(photo -> Map.of("label", photo.label(), "src", "data:image/jpeg;base64,"
                 + Base64.getEncoder().encodeToString(photo.jpeg()))).toList());
         return pdf.of("report", values, paper);
@@ -60,14 +65,20 @@ class Reports {
     /** Times and shares as they are written in a document. */
     public static final class Clock {
 
+        private final Words words;
+
+        Clock(Words words) {
+            this.words = words;
+        }
+
         /** The time of day of a moment in milliseconds since 1970. */
         public String time(long millis) {
             return TIME.format(Instant.ofEpochMilli(millis));
         }
 
-        /** A share in percent. */
+        /** A share in percent, as it is told everywhere. */
         public String percent(double share) {
-            return Math.round(PERCENT * share) + " %";
+            return words.of(new Message.Share(share));
         }
     }
 

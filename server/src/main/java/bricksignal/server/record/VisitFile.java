@@ -143,7 +143,7 @@ class VisitFile {
                 event.get("note").asString())));
         JsonNode end = visit.get("end");
         return new VisitImport.Foreign(id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
-                visit.get("complaint").asString(), LocalDate.parse(visit.get("scheduledOn").asString()), visit.has("openedAt") ? time(visit, "openedAt") : null,
+                visit.get("complaint").asString(), day(visit, "scheduledOn"), visit.has("openedAt") ? time(visit, "openedAt") : null,
                 end == null ? null : new VisitImport.End(time(end, "at"), Visit.Outcome.valueOf(end.get("outcome").asString()),
                 end.get("decided").asString(), end.get("verdict").asString()), unit.get("text").asString(), unit.has("board") ? id(unit, "board") : null,
                 entries, events);
@@ -151,6 +151,14 @@ class VisitFile {
 
     private static UUID id(JsonNode from, String field) {
         return UUID.fromString(from.get(field).asString());
+    }
+
+    private static LocalDate day(JsonNode from, String field) {
+        try {
+            return LocalDate.parse(from.get(field).asString());
+        } catch (java.time.format.DateTimeParseException notADay) {
+            throw new BadInput(field, "'" + from.get(field).asString() + "' is no day; write it as 2026-11-27.");
+        }
     }
 
     private static Instant time(JsonNode from, String field) {

@@ -6,19 +6,25 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
 import org.springframework.session.MapSession;
 import org.springframework.session.MapSessionRepository;
+import org.springframework.session.Session;
 
 class RememberedSessionsTest {
 
     private final List<String> asked = new ArrayList<>();
-    private final MapSessionRepository kept = new MapSessionRepository(new ConcurrentHashMap<>()) {
+    private final Map<String, Session> rows = new ConcurrentHashMap<>();
+    private Runnable meanwhile = () -> { };
+    private final MapSessionRepository kept = new MapSessionRepository(rows) {
         @Override
         public MapSession findById(String id) {
             asked.add("find");
-            return super.findById(id);
+            MapSession found = super.findById(id);
+            meanwhile.run();
+            return found;
         }
 
         @Override
@@ -80,6 +86,23 @@ class RememberedSessionsTest {
         String id = loggedIn();
         request(id);
         sessions.deleteById(id);
+        assertThat(sessions.findById(id)).isNull();
+    }
+
+    /** The log-out comes between the look into the database and the remembering of what was found. */
+    @Test
+    void loggedOutWhileARequestIsLookedUpIsOut() throws InterruptedException {
+        String id = loggedIn();
+        Thread logOut = new Thread(() -> sessions.deleteById(id));
+        meanwhile = () -> {
+            meanwhile = () -> { };
+            logOut.start();
+            while (rows.containsKey(id) || logOut.getState() == Thread.State.RUNNABLE) {
+                Thread.onSpinWait();
+            }
+        };
+        sessions.findById(id);
+        logOut.join();
         assertThat(sessions.findById(id)).isNull();
     }
 
