@@ -27,10 +27,14 @@ function choose(id: string) {
   unitId.value = site.value?.units.length === 1 ? site.value.units[0]!.id : ''
 }
 
-async function make() {
+type Danger = 'CALLER_TOLD' | 'NOT_SO'
+
+async function make(danger?: Danger) {
   problem.value = null
   try {
-    const job = await answer<Job>(api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value } }))
+    const job = await answer<Job>(
+      api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value, danger } }),
+    )
     await queries.invalidateQueries({ queryKey: ['jobs'] })
     await router.replace(`/visits/${job.id}`)
   } catch (failure) {
@@ -44,7 +48,7 @@ async function make() {
   <main class="page">
     <h1 class="h4">New job</h1>
     <hr class="rule" />
-    <form class="form" @submit.prevent="make">
+    <form class="form" @submit.prevent="make()">
       <label for="site">Site</label>
       <select
         id="site"
@@ -72,7 +76,19 @@ async function make() {
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
       <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
-      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <section v-if="problem?.caller.length" class="danger" role="alert" data-test="caller">
+        <p class="problem">{{ problem.message }}</p>
+        <h2 class="h5">Read this to the caller</h2>
+        <ol>
+          <li v-for="c in problem.caller" :key="c">{{ c }}</li>
+        </ol>
+        <p v-for="c in problem.call" :key="c"><strong>Call:</strong> {{ c }}</p>
+        <button class="key next" type="button" data-test="caller-told" @click="make('CALLER_TOLD')">
+          Caller told. Make the job
+        </button>
+        <button class="key" type="button" data-test="not-so" @click="make('NOT_SO')">Asked again: it is not so</button>
+      </section>
+      <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <button class="key next" type="submit" :disabled="!unitId || !complaint.trim()">Make job and open it</button>
     </form>
   </main>
@@ -95,6 +111,17 @@ label {
 }
 .quick .key {
   font-weight: 400;
+}
+.danger {
+  display: grid;
+  gap: 0.4rem;
+  margin-top: 0.75rem;
+  padding: 0.5rem 0.75rem;
+  border-left: 12px solid var(--danger);
+  font-size: 1.0625rem;
+}
+.danger li {
+  font-weight: 700;
 }
 .next {
   min-height: 56px;

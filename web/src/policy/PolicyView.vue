@@ -5,6 +5,7 @@ import { answer, api, Problem } from '../api/client'
 import { useMe } from '../api/useMe'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
+import PeopleList from './PeopleList.vue'
 import RatesForm from './RatesForm.vue'
 
 type Policy = components['schemas']['PolicyView']
@@ -111,6 +112,7 @@ async function save() {
       <button v-if="lead" type="submit" class="key next">Keep it</button>
     </form>
     <RatesForm :lead="lead" />
+    <PeopleList v-if="lead" />
   </main>
 </template>
 

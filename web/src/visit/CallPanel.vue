@@ -31,15 +31,15 @@ const other = ref(false)
       </p>
       <p v-if="c.hold" class="soft">Meanwhile: {{ c.hold }}.</p>
       <button
-        v-if="!closed && !standing.includes(c.label)"
+        v-if="!closed && c.change && !standing.includes(c.changed)"
         type="button"
         class="key"
         data-test="call-in"
-        @click="add({ kind: 'CHANGE_IN', text: c.label })"
+        @click="add({ kind: 'CHANGE_IN', test: c.change })"
       >
         It is in: start its clock
       </button>
-      <p v-else-if="!closed" class="out">It is in. It comes out again before the visit is closed.</p>
+      <p v-else-if="!closed && c.change" class="out">It is in. It comes out again before the visit is closed.</p>
     </div>
     <p class="caution">
       A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bridged to run a unit.

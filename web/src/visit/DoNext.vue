@@ -24,6 +24,15 @@ const how = computed(() =>
     .filter(Boolean)
     .join(' · '),
 )
+const tag = computed(() =>
+  props.purpose === 'SAFETY' && !props.chosen
+    ? 'FIRST'
+    : props.chosen
+      ? 'CHOSEN'
+      : props.purpose === 'PROVE'
+        ? 'PROVE'
+        : 'DO NEXT',
+)
 const why = ref(false)
 const { data: plan } = usePlan(why)
 const other = ref(false)
@@ -43,7 +52,7 @@ onKeyStroke(['w', 'W'], (event) => {
 <template>
   <section class="next" aria-labelledby="next-title" data-test="next" :data-id="test.id">
     <div class="line">
-      <h1 id="next-title" class="tag">{{ chosen ? 'CHOSEN' : purpose === 'PROVE' ? 'PROVE' : 'DO NEXT' }}</h1>
+      <h1 id="next-title" class="tag">{{ tag }}</h1>
       <p class="what" data-test="instruction">{{ test.instruction }}</p>
       <div class="tools">
         <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">
@@ -68,6 +77,9 @@ onKeyStroke(['w', 'W'], (event) => {
     </p>
     <p v-else class="how" data-test="how">{{ how }}</p>
     <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
+    <p v-if="test.afterwards.length" class="after" data-test="afterwards">
+      <strong>Afterwards:</strong> {{ test.afterwards.join(' ') }}
+    </p>
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ test.change }}: it is in, start its clock
     </button>
@@ -140,6 +152,10 @@ onKeyStroke(['w', 'W'], (event) => {
 }
 .caution {
   font-size: 0.9375rem;
+}
+.after {
+  font-size: 0.875rem;
+  margin: 0;
 }
 .tools {
   display: flex;

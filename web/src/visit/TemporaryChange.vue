@@ -1,29 +1,38 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useHandle } from './handle'
+import { useChanges } from './useDetails'
 
 const emit = defineEmits<{ done: [] }>()
 const { add } = useHandle()
-const what = ref('')
-const common = ['jumper at the board', 'door switch held', 'connector pulled']
+const { data: changes } = useChanges()
+const typed = ref('')
+const shown = computed(() =>
+  (changes.value ?? []).filter((c) => c.what.toLowerCase().includes(typed.value.trim().toLowerCase())),
+)
 
-async function log() {
-  if (await add({ kind: 'CHANGE_IN', text: what.value })) emit('done')
+async function log(id: string) {
+  if (await add({ kind: 'CHANGE_IN', test: id })) emit('done')
 }
 </script>
 
 <template>
-  <form class="change" @submit.prevent="log">
+  <section class="change" aria-labelledby="change-title">
+    <h3 id="change-title" class="h6 m-0">Temporary change</h3>
     <p class="caution">
-      For a test and for a moment. Limits, rollouts, pressure switches and detectors are never bypassed to run a unit.
+      For a test and for a moment. Safety switches are not in this list: they are never bypassed to run a unit.
     </p>
-    <div class="quick">
-      <button v-for="c in common" :key="c" type="button" class="key" @click="what = c">{{ c }}</button>
-    </div>
-    <label for="change-what">What is put in, held or pulled</label>
-    <input id="change-what" v-model="what" class="form-control field" maxlength="200" required />
-    <button type="submit" class="key next" :disabled="!what.trim()">It is in: start its clock</button>
-  </form>
+    <label for="change-what">Search the list</label>
+    <input id="change-what" v-model="typed" class="form-control field" maxlength="60" type="search" />
+    <ul class="list" data-test="changes-allowed">
+      <li v-for="c in shown" :key="c.id">
+        <button type="button" class="key" @click="log(c.id)">{{ c.what }}</button>
+      </li>
+    </ul>
+    <p v-if="changes && !shown.length" class="soft">
+      Nothing in the list says that. Only what the circuit allows is here.
+    </p>
+  </section>
 </template>
 
 <style scoped lang="scss">
@@ -32,9 +41,19 @@ async function log() {
   gap: 0.4rem;
   padding-block: 0.5rem;
 }
-.quick {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.35rem;
+  max-height: 40vh;
+  overflow: auto;
+}
+.list .key {
+  width: 100%;
+  justify-content: flex-start;
+  text-align: left;
+  font-weight: 400;
 }
 </style>

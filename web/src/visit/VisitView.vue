@@ -11,7 +11,9 @@ import KeyHelp from './KeyHelp.vue'
 import LoginInPlace from './LoginInPlace.vue'
 import PackNews from './PackNews.vue'
 import RefusedEntries from './RefusedEntries.vue'
+import DangerButton from './DangerButton.vue'
 import ReopenVisit from './ReopenVisit.vue'
+import StopPanel from './StopPanel.vue'
 
 const props = defineProps<{ id: string }>()
 const handle = useVisit(() => props.id)
@@ -77,7 +79,15 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         </button>
       </li>
     </ul>
-    <RouterView />
+    <template v-if="handle.page.value.stops.length">
+      <StopPanel />
+      <details v-if="handle.page.value.stops.every((s) => s.left)" class="left" data-test="left">
+        <summary class="key quiet">Tests that are still allowed</summary>
+        <RouterView />
+      </details>
+    </template>
+    <RouterView v-else />
+    <DangerButton v-if="!handle.visit.value.closedAt && !handle.page.value.stops.length" />
     <KeyHelp v-model="help" />
   </div>
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
@@ -165,6 +175,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   flex: 1;
 }
 
+.left {
+  border-top: 2px solid var(--line);
+}
 .track {
   height: 12px;
   border: 2px solid var(--line);

@@ -178,7 +178,16 @@ describe('a newer pack', () => {
 })
 
 describe('the call', () => {
-  const call = { label: 'jumper', order: 'POWER_THEN_CALL', why: 'it needs some seconds', from: 'R', to: 'W', hold: '' }
+  const call = {
+    label: 'jumper',
+    order: 'POWER_THEN_CALL',
+    why: 'it needs some seconds',
+    from: 'R',
+    to: 'W',
+    hold: '',
+    change: 'call.R.W',
+    changed: 'Jumper from R to W',
+  }
   const panel = (changes: { what: string }[], closedAt: string | null, add = vi.fn()) =>
     within(CallPanel, {
       visit: ref({ closedAt }),
@@ -190,9 +199,9 @@ describe('the call', () => {
   it('is put in on the record, once', async () => {
     const add = vi.fn()
     await panel([], null, add).get('[data-test=call-in]').trigger('click')
-    expect(add).toHaveBeenCalledWith({ kind: 'CHANGE_IN', text: 'jumper' })
+    expect(add).toHaveBeenCalledWith({ kind: 'CHANGE_IN', test: 'call.R.W' })
     expect(
-      panel([{ what: 'jumper' }], null)
+      panel([{ what: 'Jumper from R to W' }], null)
         .find('[data-test=call-in]')
         .exists(),
     ).toBe(false)

@@ -5,6 +5,7 @@ import {
   api,
   type Cable,
   type Chain,
+  type ChangeLine,
   type History,
   type Proving,
   type Repair,
@@ -37,6 +38,10 @@ export const useQuestions = () =>
   useDetail('questions', (id) =>
     answer<TestLine[]>(api.GET('/api/visits/{id}/questions', { params: { path: { id } } })),
   )
+
+/** The temporary changes that the circuit allows. */
+export const useChanges = () =>
+  useDetail('changes', (id) => answer<ChangeLine[]>(api.GET('/api/visits/{id}/changes', { params: { path: { id } } })))
 
 export const useCables = () =>
   useDetail('cables', (id) => answer<Cable[]>(api.GET('/api/visits/{id}/cables', { params: { path: { id } } })))

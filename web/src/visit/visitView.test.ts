@@ -11,10 +11,10 @@ const visit = {
   earlier: [],
   twins: [],
   twinsSaid: {},
-  unit: {},
+  unit: { dangers: [] },
   raw: [],
   job: { id: 'v', site: 'Dairy', unit: 'Furnace', complaint: 'no heat', state: 'PLANNED', verdict: null },
-  page: { entries: 0, log: [], changes: [] },
+  page: { entries: 0, log: [], changes: [], stops: [] },
 }
 const at = '/api/visits/v'
 

@@ -22,6 +22,7 @@ const test = (id: string, more = {}) => ({
   sequence: false,
   unplugged: [],
   cautions: [],
+  afterwards: [],
   outcomes: [
     { expected: '27 V', probability: 0.7, suspects: ['igniter', 'board', 'wire'], nominal: true },
     { expected: 'about 0', probability: 0.3, suspects: [], nominal: false },

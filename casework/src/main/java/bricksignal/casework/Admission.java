@@ -7,6 +7,7 @@ import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.EdgeFinder;
 import bricksignal.core.lamp.Trace;
 import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -27,11 +28,21 @@ public final class Admission {
      * @throws Refused if it is not let in
      */
     public static Filed admit(Case before, Filed sent, Set<String> twins) {
+        return admit(before, sent, twins, Signer.NOBODY);
+    }
+
+    /**
+     * The same, of somebody who may have licences.
+     *
+     * @param twins the other units of the site, by id
+     * @throws Refused if it is not let in
+     */
+    public static Filed admit(Case before, Filed sent, Set<String> twins, Signer signer) {
         if (before.lines().size() >= MOST_ENTRIES) {
             throw new Refused("kind", Message.of("entry.full", new Message.Number(MOST_ENTRIES)));
         }
         Line about = about(before, sent);
-        Filed kept = sent.with(kept(sent.entry(), about));
+        Filed kept = sent.with(signed(kept(sent.entry(), about), signer));
         new EntryReader(before.unit().pack(), before.stamps()).read(kept.entry(), before.run());
         if (kept.entry() instanceof Entry.Twin twin && !twins.contains(twin.unit()) || kept.entry() instanceof Entry.Lent lent
                 && !twins.contains(lent.unit())) {
@@ -40,7 +51,43 @@ public final class Admission {
         if (kept.entry() instanceof Entry.Repaired repaired) {
             repair(before, repaired.part());
         }
+        if (kept.entry() instanceof Entry.ChangeIn change && change.text() != null) {
+            throw new Refused("text", Message.of("entry.change-typed"));
+        }
+        stopped(before, kept, signer);
         return kept;
+    }
+
+    private static Entry signed(Entry entry, Signer signer) {
+        return entry instanceof Entry.Lifted lifted ? new Entry.Lifted(lifted.finding(), lifted.done(), signer.name()) : entry;
+    }
+
+    /** While a finding stands that ended the diagnosis, nothing is let in that it forbids, and it goes by nothing but being put right. */
+    private static void stopped(Case before, Filed kept, Signer signer) {
+        if (kept.entry() instanceof Entry.Lifted lifted) {
+            Stop.Licence needed = lifted.finding().licence(before.unit().model().dangers());
+            if (!before.stops().containsKey(lifted.finding())) {
+                throw new Refused("finding", Message.of("entry.not-stopped", lifted.finding().says("what")));
+            } else if (!signer.mayLift(lifted.finding(), needed)) {
+                throw new Refused("finding", Message.of("entry.needs-licence", Message.of("licence." + needed)));
+            }
+        }
+        String about = kept.supersedes();
+        Line found = about == null ? null : before.line(about);
+        if (found != null && found.counts() && (Stops.found(before.unit().model(), found).filter(before.stops()::containsKey).isPresent()
+                || found.filed().entry() instanceof Entry.Lifted)) {
+            throw new Refused("supersedes", Message.of("entry.stop-stays"));
+        }
+        before.stops().keySet().stream().findFirst().filter(stop -> forbidden(before, kept.entry())).ifPresent(stop -> {
+            throw new Refused("kind", Message.of("entry.stopped", stop.says("what")));
+        });
+    }
+
+    private static boolean forbidden(Case before, Entry entry) {
+        if (entry instanceof Entry.ChangeIn || entry instanceof Entry.Seen || entry instanceof Entry.Missed || entry instanceof Entry.Watched) {
+            return true;
+        }
+        return new EntryReader(before.unit().pack(), before.stamps()).tests(entry).stream().anyMatch(test -> !before.mayBeMade(test));
     }
 
     /** The line that an entry supersedes. */

@@ -3,6 +3,7 @@ package bricksignal.casework;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.entry.Refused;
+import bricksignal.core.diagnosis.DangerTest;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
@@ -12,6 +13,7 @@ import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
@@ -29,6 +31,11 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Case {
 
+    /** Measured: the advice and the first page of a case of the largest family, with all its suspects (docs/benchmarks.md). */
+    private static final long BYTES_OF_A_PAGE = 150_000;
+    /** An entry as it was written, what it tells, and its label on the page. */
+    private static final long BYTES_OF_A_LINE = 1_500;
+
     private final CaseUnit unit;
     private final Policy policy;
     private final List<Line> lines;
@@ -38,6 +45,7 @@ public final class Case {
     private final boolean powerCycled;
     private final @Nullable String call;
     private final Stamps stamps;
+    private final Map<Stop, Filed> stops;
     private volatile @Nullable Advice advice;
     private volatile @Nullable Verdict verdict;
 
@@ -52,6 +60,7 @@ public final class Case {
         this.powerCycled = powerCycled;
         this.call = call;
         this.stamps = stamps;
+        this.stops = Stops.of(unit.model(), this.lines);
     }
 
     /** A case with nothing entered yet. */
@@ -82,6 +91,11 @@ public final class Case {
 
     public CaseUnit unit() {
         return unit;
+    }
+
+    /** About how many bytes it takes beside its unit, what it will have shown on a screen among it. For holding cases by weight. */
+    public long bytes() {
+        return BYTES_OF_A_PAGE + BYTES_OF_A_LINE * lines.size() + diagnosis.bytes() + before.bytes();
     }
 
     public Policy policy() {
@@ -128,11 +142,27 @@ public final class Case {
         return Planner.of(unit.pack(), policy);
     }
 
+    /** What was found that ends the diagnosis and is not put right yet, most dangerous first, each with the entry that found it. */
+    public Map<Stop, Filed> stops() {
+        return stops;
+    }
+
+    /** True for a test that may be made as the unit stands: all of them, or those that what was found leaves. */
+    public boolean mayBeMade(Test test) {
+        return Stops.leave(unit, stops.keySet(), test);
+    }
+
+    /** What is asked before anything is touched and was not answered yet. */
+    public List<Test.Check> askedFirst() {
+        return unit.pack().catalogue().tests().stream().filter(test -> test instanceof Test.Check && DangerTest.comesFirst(test)
+                && diagnosis.observations().stream().noneMatch(o -> o.made(test))).map(Test.Check.class::cast).toList();
+    }
+
     /** What to do next, and what can be said. */
     public Advice advice() {
         Advice known = advice;
         if (known == null) {
-            known = Advice.of(diagnosis, planner(), standing);
+            known = Advice.of(diagnosis, planner(), standing).only(this::mayBeMade);
             advice = known;
         }
         return known;

@@ -6,6 +6,7 @@ import bricksignal.casework.entry.Filed;
 import bricksignal.casework.entry.Refused;
 import bricksignal.core.circuit.solve.Meter;
 import bricksignal.core.circuit.solve.Solution;
+import bricksignal.core.danger.Allowed;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.SequenceModel;
@@ -13,6 +14,7 @@ import bricksignal.core.diagnosis.TypedReading;
 import bricksignal.core.lamp.LampDecoder;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.lamp.Sighting;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
@@ -24,6 +26,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Tells what an entry says of a unit. */
@@ -78,7 +81,7 @@ final class EntryReader {
             return new Told(missed(run, watched.seconds()).stream().map(channel -> (Observation) new Observation.NotSeen(
                     channel.id(), watched.seconds())).toList(), null);
         } else if (entry instanceof Entry.Twin twin) {
-            return Told.of(new Observation.Twin(twin.alike()));
+            return Told.of(new Observation.Twin(twin.alike(), twin.sameKind()));
         } else if (entry instanceof Entry.Died died) {
             point("first", died.first());
             point("stays", died.stays());
@@ -126,17 +129,27 @@ final class EntryReader {
         }
     }
 
+    /** The tests that an entry of what was measured or answered now is about. */
+    List<Test> tests(Entry entry) {
+        return entry instanceof Entry.OfAReading || entry instanceof Entry.Answer ? read(entry, List.of()).observations().stream().flatMap(o ->
+                o instanceof Observation.Reading r ? Stream.of(r.test()) : o instanceof Observation.Answer a ? Stream.of(a.test()) : Stream.<Test>empty()).toList() : List.of();
+    }
+
     /** The test of that name, whatever it is. */
     Test test(String id) {
         return Refused.beside("test", () -> pack.catalogue().test(id));
     }
 
-    /** What is put into the unit for a test. */
+    /** What is put into the unit for a test, or a change that its circuit allows, by the id of either. */
     Message change(String test) {
-        if (!(test(test) instanceof Test.Check check) || check.change().equals(Message.NOTHING)) {
+        Change allowed = Allowed.of(model, pack.catalogue().safety()).get(test);
+        if (allowed != null) {
+            return allowed.says();
+        }
+        if (!(test(test) instanceof Test.Check check) || !check.change().made()) {
             throw new Refused("test", Message.of("entry.no-change"));
         }
-        return check.change();
+        return check.change().says();
     }
 
     /** The board whose lamp an entry is about: where it names none, the first. */
@@ -248,6 +261,9 @@ final class EntryReader {
         if (entry.mode().dead()) {
             dead(test, black, entry.red(), moment);
         }
+        pack.catalogue().safety().forbids(test).ifPresent(why -> {
+            throw new Refused("red", Message.of("entry.forbidden", why));
+        });
         return test;
     }
 

@@ -13,6 +13,7 @@ import bricksignal.casework.entry.Refused;
 import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.Details;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.Trace;
@@ -110,7 +111,7 @@ class AdmissionTest {
     @ParameterizedTest
     @EnumSource(MeterMode.class)
     void meterStandsBetweenTwoPointsOrIsRefused(MeterMode mode) {
-        Entry entry = new Entry.FreeReading("C", "R", mode, mode.dead() ? "off" : "standby", "1");
+        Entry entry = new Entry.FreeReading("hsi-ret", "hsi-plug", mode, mode.dead() ? "off" : "standby", "1");
         if (mode.betweenPoints()) {
             assertThat(fresh(FURNACE).and(admit(fresh(FURNACE), entry)).lines().get(0).observations()).hasSize(1);
         } else {
@@ -141,7 +142,7 @@ class AdmissionTest {
                 .replace("moment: \"off\"", "moment: cold").replaceAll("(?m)^  found:( +)\\{label", "  arrived:$1{label")
                 .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]"));
         var before = Details.test(fresh(FURNACE), "ohms-igniter").cautions();
-        assertThat(before).isNotEmpty().anyMatch(c -> c.contains("Power off"));
+        assertThat(before).isNotEmpty().contains(Hazard.DEAD_WORK.before());
         assertThat(Details.test(fresh(renamed), "ohms-igniter").cautions()).isEqualTo(before);
         assertThat(Details.before(fresh(renamed))).hasSameSizeAs(Details.before(fresh(FURNACE)));
         refused(fresh(renamed), new Entry.FreeReading("hsi-ret", "hsi-plug", MeterMode.OHMS, "standby", "5"), "moment",
@@ -149,11 +150,9 @@ class AdmissionTest {
     }
 
     @Test
-    void lineVoltageIsToldInPlaceOfLowVoltage() {
-        assertThat(Details.test(fresh(FURNACE), "v.HSI.warm-up").cautions()).anyMatch(c -> c.startsWith("Line voltage"))
-                .noneMatch(c -> c.startsWith("Low voltage"));
-        assertThat(Details.test(fresh(FURNACE), "try-inducer-cord").cautions()).as("a cord carries line voltage")
-                .anyMatch(c -> c.startsWith("Line voltage"));
+    void lineVoltageIsToldWhereItIsWithinReach() {
+        assertThat(Details.test(fresh(FURNACE), "v.HSI.warm-up").cautions()).contains(Hazard.LINE.before());
+        assertThat(Details.test(fresh(FURNACE), "feed.inducer-motor").cautions()).as("a cord is put on what is off").contains(Hazard.DEAD_WORK.before());
     }
 
     // --- what an entry is about ----------------------------------------------------------------------------------------------------
@@ -179,7 +178,7 @@ class AdmissionTest {
 
     @Test
     void onlyAChangeIsTakenOutAndOnlyOnce() {
-        Case now = with(FURNACE, new Entry.Note("x"), new Entry.ChangeIn(null, "jumper"));
+        Case now = with(FURNACE, new Entry.Note("x"), new Entry.ChangeIn("try-jumper", null));
         assertThatThrownBy(() -> Admission.admit(now, filed("o", new Entry.ChangeOut(), "e1"), Set.of())).isInstanceOf(Refused.class);
         Case out = now.and(Admission.admit(now, filed("o", new Entry.ChangeOut(), "e2"), Set.of()));
         assertThatThrownBy(() -> Admission.admit(out, filed("p", new Entry.ChangeOut(), "e2"), Set.of())).isInstanceOf(Refused.class);
@@ -187,7 +186,8 @@ class AdmissionTest {
 
     @Test
     void changeOfATestIsWhatTheTestPutsIn() {
-        assertThat(admit(fresh(FURNACE), new Entry.ChangeIn("try-inducer-cord", null))).isNotNull();
+        assertThat(admit(fresh(FURNACE), new Entry.ChangeIn("feed.inducer-motor", null))).isNotNull();
+        refused(fresh(FURNACE), new Entry.ChangeIn(null, "rollout bridged"), "text", "entry.change-typed");
         refused(fresh(FURNACE), new Entry.ChangeIn("see-door", null), "test", "entry.no-change");
     }
 

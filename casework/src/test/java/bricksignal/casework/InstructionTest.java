@@ -47,7 +47,7 @@ class InstructionTest {
     /** A new part is tried on the call that failed, whatever else the unit can do. */
     @Test
     void substitutionIsNotTiedToAnotherCall() {
-        assertThat(said(fresh(ROOFTOP), "new.detector")).doesNotContain("cooling");
+        assertThat(said(fresh(ROOFTOP), "new.flame-rod")).doesNotContain("cooling");
     }
 
     @ParameterizedTest
@@ -68,7 +68,7 @@ class InstructionTest {
         Case now = with(unit, new Entry.Pattern(null, "off"));
         for (bricksignal.core.unit.Test test : unit.pack().catalogue().tests()) {
             TestPage page = Details.test(now, test.id());
-            assertThat(ENGLISH.words(page.why())).as(test.id()).doesNotContain("below 1 %").hasSizeLessThanOrEqualTo(ONE_LINE);
+            assertThat(ENGLISH.words(page.why())).as(test.id()).doesNotContain("<1 %").hasSizeLessThanOrEqualTo(ONE_LINE);
             assertThat(page.outcomes()).allSatisfy(o -> assertThat(o.suspects()).hasSizeLessThanOrEqualTo(4));
         }
     }

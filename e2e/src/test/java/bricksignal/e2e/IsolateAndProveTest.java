@@ -41,6 +41,7 @@ class IsolateAndProveTest {
         var ines = server.logIn("ines");
         String visit = ines.job("no heat");
         ines.add(visit, entry("PATTERN", "pattern", "heartbeat"));
+        ines.add(visit, entry("ANSWER", "test", "danger.gas-smell", "yes", false));
         try (Browser browser = new Browser(server.url(), 390, 844)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/work");

@@ -83,6 +83,9 @@ class ApiDocument {
                 .addProperty("kind", new StringSchema()._enum(List.of(kind)));
         List<String> required = new ArrayList<>(List.of("id", "madeAt", "kind"));
         for (RecordComponent component : type.getRecordComponents()) {
+            if (EntryFormat.saidByWhoeverTakesItIn(type).contains(component.getName())) {
+                continue;
+            }
             if (component.getType() == Taps.class) {
                 entry.addProperty("taps", numbers()).addProperty("holds", numbers())
                         .addProperty("marks", new ArraySchema().items(new StringSchema()));

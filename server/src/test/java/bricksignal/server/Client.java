@@ -24,6 +24,7 @@ public final class Client {
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final String base;
+    private final Map<String, String> headers = new java.util.LinkedHashMap<>();
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
 
@@ -51,6 +52,17 @@ public final class Client {
         }
         get("/api/me");
         return this;
+    }
+
+    /** The same session, with a header more on each request. */
+    public Client with(String header, String value) {
+        Client other = at(base);
+        other.headers.put(header, value);
+        return other;
+    }
+
+    public Reply delete(String path) {
+        return send(request(path).DELETE());
     }
 
     /** Goes on with the session of another client, at another address. */
@@ -185,7 +197,9 @@ public final class Client {
     private HttpRequest.Builder request(String path) {
         String token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue).reduce((first, last) -> last).orElse("");
-        return HttpRequest.newBuilder(URI.create(base + path)).header("X-XSRF-TOKEN", token);
+        HttpRequest.Builder builder = HttpRequest.newBuilder(URI.create(base + path)).header("X-XSRF-TOKEN", token);
+        headers.forEach(builder::header);
+        return builder;
     }
 
     /** Sends; a unit on its way to be ready says so, with its progress, and is asked again, as the screen does. */

@@ -83,7 +83,7 @@ class VisitTest {
         assertThat(ines.get("/api/visits/" + first + "/history").json().get("visits")).isEmpty();
         ines.add(first, entry("REPAIRED", "part", "igniter"));
         ines.add(first, entry("SETTING", "setting", "off-delay", "found", "1 off, 2 off", "left", "1 off, 2 on"));
-        ines.add(first, entry("CHANGE_IN", "text", "clip lead R to W"));
+        ines.add(first, entry("CHANGE_IN", "test", "call.R.W"));
         ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs, filter to come"));
         JsonNode history = ines.get("/api/visits/" + ines.jobAt(unit, "no heat again") + "/history").json();
         assertThat(history.get("says").asString()).contains("call-back, 0 days");
@@ -91,7 +91,38 @@ class VisitTest {
         assertThat(last.get("outcome").asString()).isEqualTo("LEFT_RUNNING");
         assertThat(last.get("past").get("changed").get(0).asString()).isEqualTo("hot-surface igniter");
         assertThat(last.get("past").get("left").get(0).asString()).contains("Blower off delay").endsWith("1 off, 2 on");
-        assertThat(last.get("past").get("stillIn").get(0).asString()).isEqualTo("clip lead R to W");
+        assertThat(last.get("past").get("stillIn").get(0).asString()).startsWith("Jumper from");
+    }
+
+    /** What came after a visit is nothing that was known then, and no call-back. */
+    @Test
+    void laterVisitIsNoEarlierOne() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        ines.add(first, entry("REPAIRED", "part", "igniter"));
+        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs"));
+        String second = ines.jobAt(unit, "no heat again");
+        ines.add(second, entry("REPAIRED", "part", "inducer"));
+        ines.post("/api/visits/" + second + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs"));
+        JsonNode then = ines.get("/api/visits/" + first + "/history").json();
+        assertThat(then.get("visits")).isEmpty();
+        assertThat(then.get("last").isNull()).isTrue();
+        assertThat(ines.get("/api/visits/" + second + "/history").json().get("visits")).hasSize(1);
+    }
+
+    /** A repair that was taken back by what was itself taken back was made. */
+    @Test
+    void repairWhoseTakingBackWasTakenBackIsTold() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        Map<String, Object> repaired = entry("REPAIRED", "part", "igniter");
+        Map<String, Object> back = entry("TAKE_BACK", "supersedes", repaired.get("id"));
+        ines.add(first, repaired);
+        ines.add(first, back);
+        ines.add(first, entry("TAKE_BACK", "supersedes", back.get("id")));
+        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs"));
+        JsonNode last = ines.get("/api/visits/" + ines.jobAt(unit, "no heat again") + "/history").json().get("last");
+        assertThat(last.get("part").asString()).isEqualTo("igniter");
     }
 
     /** A visit begins with what the last one to the unit says: the part changed then, and how long ago; a refused entry begins nothing. */
@@ -267,12 +298,12 @@ class VisitTest {
     @Test
     void visitWithAJumperLeftInCannotCloseAsFixed() {
         String visit = ines.job("no heat");
-        Map<String, Object> jumper = entry("CHANGE_IN", "text", "R to W jumper at the board");
+        Map<String, Object> jumper = entry("CHANGE_IN", "test", "call.R.W");
         JsonNode with = ines.add(visit, jumper).json().get("page");
-        assertThat(with.get("changes").get(0).get("what").asString()).isEqualTo("R to W jumper at the board");
+        assertThat(with.get("changes").get(0).get("what").asString()).startsWith("Jumper from");
         Client.Reply refused = ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "FIXED", "decided", "done"));
         assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.detail()).contains("R to W jumper at the board").contains("Take it out");
+        assertThat(refused.detail()).contains("Jumper from").contains("Take it out");
         JsonNode without = ines.add(visit, entry("CHANGE_OUT", "supersedes", jumper.get("id"))).json().get("page");
         assertThat(without.get("changes")).isEmpty();
         assertThat(without.get("log")).as("both stay in the log").hasSize(2);

@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.When;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -93,8 +94,17 @@ public sealed interface Entry {
     record Watched(double seconds) implements Entry {
     }
 
-    /** How another unit of the site does, by id: it fails alike, or it runs well. */
-    record Twin(String unit, boolean alike) implements Entry {
+    /**
+     * How another unit of the site does, by id: it fails alike, or it runs well.
+     *
+     * @param sameKind whether it is of the same family, so that parts may be tried from one to the other
+     */
+    record Twin(String unit, boolean alike, boolean sameKind) implements Entry {
+
+        /** Of the same family. */
+        public Twin(String unit, boolean alike) {
+            this(unit, alike, true);
+        }
     }
 
     /**
@@ -166,6 +176,42 @@ public sealed interface Entry {
         SAFETIES,
         /** Carbon monoxide was measured, in the flue and in the room, and is within what the maker and the code allow. */
         MONOXIDE
+    }
+
+    /** A finding that ends the diagnosis, told by a person who saw, smelt or measured it. */
+    record Stopped(Stop finding) implements Entry {
+    }
+
+    /**
+     * A finding is put right, or a lead lets the work go on: what was done, and by whom.
+     *
+     * @param done in a person's words: the leak named and tight, the cause put right, the figure measured
+     * @param by the name of who says so, and the licence by which; of the account that sends it
+     */
+    record Lifted(Stop finding, String done, String by) implements Entry {
+    }
+
+    /**
+     * Carbon monoxide as measured.
+     *
+     * @param where in the room, or in the flue free of air and steady
+     * @param ppm parts in a million, at least 0
+     */
+    record Monoxide(Where where, double ppm) implements Entry {
+
+        /** Where it was measured. */
+        public enum Where { ROOM, FLUE }
+    }
+
+    /**
+     * The unit is shut off and tagged, and the occupant told.
+     *
+     * @param told who was told, by name
+     * @param signed whether the notice was signed; otherwise it was refused
+     * @param risk what is at risk: freezing, frail people; null where nothing is
+     * @param next when somebody comes again, in a person's words; null where it is left open
+     */
+    record Tagged(String told, boolean signed, @Nullable String risk, @Nullable String next) implements Entry {
     }
 
     /** An entry of the work after the verdict: it tells nothing of what is the matter. */

@@ -44,6 +44,11 @@ public final class EntryFormat {
         return Entry.OfALamp.class.isAssignableFrom(kind) || Entry.OfAReading.class.isAssignableFrom(kind) || kind == Entry.Answer.class;
     }
 
+    /** The fields of a kind that whoever takes the entry in says, and nobody sends. */
+    public static Set<String> saidByWhoeverTakesItIn(Class<? extends Entry> kind) {
+        return kind == Entry.Twin.class ? Set.of("sameKind") : kind == Entry.Lifted.class ? Set.of("by") : Set.of();
+    }
+
     /** The name of an entry's kind. */
     public static String kind(Entry entry) {
         if (entry instanceof Entry.Unread unread) {
@@ -76,6 +81,7 @@ public final class EntryFormat {
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("SETTING", Entry.SetTo.class);
         kinds.put("SAFE", Entry.Safe.class);
+        kinds.putAll(StopFormat.KINDS);
         kinds.putAll(WorkFormat.KINDS);
         kinds.put("NOTE", Entry.Note.class);
         kinds.put("CHANGE_IN", Entry.ChangeIn.class);
@@ -148,8 +154,8 @@ public final class EntryFormat {
                 f.only("kind", "seconds");
                 return new Entry.Watched(f.number("seconds", 0, LONGEST_RUN_SECONDS));
             case "TWIN":
-                f.only("kind", "unit", "alike");
-                return new Entry.Twin(f.name("unit"), f.truth("alike"));
+                f.only("kind", "unit", "alike", "sameKind");
+                return new Entry.Twin(f.name("unit"), f.truth("alike"), f.has("sameKind") && f.truth("sameKind"));
             case "DIED":
                 f.only("kind", "minutes", "first", "stays");
                 return new Entry.Died(f.number("minutes", SHORTEST_RUN_MINUTES, LONGEST_RUN_SECONDS / 60), f.nameOrNull("first"),
@@ -176,7 +182,7 @@ public final class EntryFormat {
                 f.only("kind");
                 return new Entry.TakeBack();
             default:
-                return WorkFormat.read(kind, f).or(() -> PastFormat.read(kind, f)).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
+                return WorkFormat.read(kind, f).or(() -> StopFormat.read(kind, f)).or(() -> PastFormat.read(kind, f)).orElseThrow(() -> f.refused("kind", "entry.unknown-kind", Message.said(kind),
                         Message.said(String.join(", ", KINDS.keySet()))));
         }
     }
@@ -230,6 +236,7 @@ public final class EntryFormat {
         } else if (entry instanceof Entry.Twin e) {
             to.put("unit", e.unit());
             to.put("alike", e.alike());
+            to.put("sameKind", e.sameKind());
         } else {
             writeOther(to, entry);
         }
@@ -261,6 +268,8 @@ public final class EntryFormat {
         } else if (entry instanceof Entry.Safe e) {
             to.put("what", e.what().name());
             to.put("yes", e.yes());
+        } else if (StopFormat.KINDS.containsValue(entry.getClass())) {
+            StopFormat.write(to, entry);
         } else if (entry instanceof Entry.OfTheWork e) {
             WorkFormat.write(to, e);
         } else if (entry instanceof Entry.Note e) {

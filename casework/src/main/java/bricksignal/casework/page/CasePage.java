@@ -31,12 +31,13 @@ import org.jspecify.annotations.Nullable;
  * @param wouldExplain failures that no list of the pack names and that would explain it, likeliest first
  * @param sequence the lines of the timing diagram, with what was seen of the run that is being watched
  * @param taps what was seen of the sequence on this visit
+ * @param stops what was found that ends the diagnosis, most dangerous first: while there is any, nothing else is shown first
  */
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
         Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
         List<Rung> ladder, Map<String, Message> readings, List<Change> changes, boolean powerCycled,
         List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain,
-        List<ChannelLine> sequence, List<Tap> taps) {
+        List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {
 
     /**
      * An entry of the log.

@@ -23,6 +23,7 @@ import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Makes the page of a case. */
 public final class CasePages {
@@ -57,14 +58,18 @@ public final class CasePages {
 
     private CasePage page() {
         Advice advice = now.advice();
-        boolean ask = !advice.done() && !advice.proposals().isEmpty();
-        List<Proposal> proposals = advice.proposals();
-        TestPage next = ask ? TestPage.of(now, advice.purpose(), proposals.get(0)) : null;
+        List<Test.Check> first = now.stops().isEmpty() ? now.askedFirst() : List.of();
+        boolean safety = !first.isEmpty() && now.diagnosis().repaired().isEmpty();
+        boolean ask = safety || !advice.done() && !advice.proposals().isEmpty();
+        List<Proposal> proposals = safety ? Stream.concat(now.planner().weigh(first, diagnosis, now.standing()).stream().limit(1),
+                advice.proposals().stream()).toList() : advice.proposals();
+        Advice.Purpose purpose = safety ? Advice.Purpose.SAFETY : advice.purpose();
+        TestPage next = ask ? TestPage.of(now, purpose, proposals.get(0)) : null;
         String moment = ask ? proposals.get(0).test().moment() : model.moments().get(0).id();
         List<HypothesisId> shown = shown();
         return new CasePage(now.lines().size(), now.unit().key(), Details.log(now),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
-                .map(h -> diagnosis.hypothesis(h).label()).toList(), advice.purpose(), next,
+                .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
                 proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
                 .toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
@@ -72,7 +77,7 @@ public final class CasePages {
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
                 diagnosis.contradictions().stream().filter(LogLines::tellsWhat).map(log::what).toList(),
                 diagnosis.unexplained(), advice.verdict().unlisted().stream().map(h -> diagnosis.hypothesis(h).label()).toList(),
-                sequence(), Details.taps(now));
+                sequence(), Details.taps(now), StopPage.of(now));
     }
 
     private List<HypothesisId> shown() {

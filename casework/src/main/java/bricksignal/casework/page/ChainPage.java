@@ -28,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record ChainPage(String id, Message label, String common, String commonLabel, MeterMode mode, Message modeLabel,
         @Nullable MeterMode lowImpedance, boolean mayBeGhost, String moment, String momentLabel, double interrupted, boolean done,
-        List<ChainPoint> points, Message said, List<Message> culprits, List<String> cautions) {
+        List<ChainPoint> points, Message said, List<Message> culprits, List<Message> cautions) {
 
     /** What hangs on another chain is as likely open as that one: only by more than this does a chain stand before an earlier one. Ours. */
     private static final double LIKELIER = 0.05;
@@ -53,14 +53,14 @@ public record ChainPage(String id, Message label, String common, String commonLa
         ChainWalk walk = ChainWalk.of(chain, diagnosis);
         OptionalInt next = walk.next();
         List<ChainPoint> points = new ArrayList<>();
-        List<String> cautions = new ArrayList<>();
+        List<Message> cautions = new ArrayList<>();
         for (int i = 0; i < chain.readings().size(); i++) {
             Test.Reading reading = chain.readings().get(i);
             Point point = model.point(chain.net(i));
             points.add(new ChainPoint(point.net(), point.label(), point.where(), point.colour(), new Message.Amount(reading.mode(),
                     diagnosis.pack().predictions().nominalValue(reading)), walk.marks().get(i), last(diagnosis, chain, i),
                     next.isPresent() && next.getAsInt() == i));
-            cautions.addAll(TestPage.cautions(model, reading));
+            cautions.addAll(TestPage.cautions(diagnosis.pack(), reading));
         }
         MeterMode mode = chain.readings().get(0).mode();
         return new ChainPage(chain.id(), chain.label(), chain.common(), model.point(chain.common()).label(), mode,

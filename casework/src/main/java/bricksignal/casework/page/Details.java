@@ -4,6 +4,7 @@ import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
 import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
+import bricksignal.core.danger.Allowed;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
@@ -145,16 +146,28 @@ public final class Details {
         UnitModel model = now.unit().model();
         String found = model.asFound().map(Moment::id).orElse("");
         List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
-                && c.sense().onlyPerceives() && !now.diagnosis().answered(c)).toList();
-        return now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
+                && c.sense().onlyPerceives() && !now.diagnosis().answered(c) && now.mayBeMade(c)).toList();
+        Stream<TestLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Setup.AS_IT_IS).stream()
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()));
+        return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()))).toList();
+    }
+
+    /** A temporary change that the circuit allows, by id. */
+    public record ChangeLine(String id, Message what) {
+    }
+
+    /** The temporary changes that may be made now; none while something stands that ended the diagnosis. */
+    public static List<ChangeLine> changes(Case now) {
+        return now.stops().isEmpty() ? Allowed.of(now.unit().model(), now.unit().pack().catalogue().safety()).entrySet().stream()
+                .map(change -> new ChangeLine(change.getKey(), change.getValue().says())).toList() : List.of();
     }
 
     /** Every question that is answered with yes or no, the most telling first: for what somebody saw without being asked. */
     public static List<TestLine> questions(Case now) {
         List<Test> questions = now.unit().pack().catalogue().tests().stream().filter(test -> test instanceof Test.Check
-                && now.diagnosis().possible(test)).toList();
+                && now.diagnosis().possible(test) && now.mayBeMade(test)).toList();
         return now.planner().weigh(questions, now.diagnosis(), now.standing()).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bits()))
                 .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();

@@ -57,7 +57,7 @@ final class Instruction {
         } else if (test instanceof Test.Check check && check.sense().onlyAsks()) {
             return Message.NOTHING;
         }
-        boolean told = test instanceof Test.Check check && !check.change().equals(Message.NOTHING);
+        boolean told = test instanceof Test.Check check && check.change().made();
         Moment moment = pack.model().moment(test.moment());
         double at = pack.catalogue().seconds(moment.id());
         boolean usual = moment.scenario().equals(pack.model().scenarios().get(0).id());

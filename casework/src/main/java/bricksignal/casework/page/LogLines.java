@@ -95,6 +95,14 @@ final class LogLines {
             return Message.of("log.set", Message.said(model.setting(set.setting()).label()));
         } else if (entry instanceof Entry.Safe safe) {
             return Message.of("prove." + safe.what());
+        } else if (entry instanceof Entry.Stopped stopped) {
+            return Message.of("log.stopped", stopped.finding().says("what"));
+        } else if (entry instanceof Entry.Lifted lifted) {
+            return Message.of("log.lifted", lifted.finding().says("what"), Message.said(lifted.by()));
+        } else if (entry instanceof Entry.Monoxide measured) {
+            return Message.of("log.monoxide." + measured.where());
+        } else if (entry instanceof Entry.Tagged tagged) {
+            return Message.of(tagged.signed() ? "log.tagged" : "log.tagged-refused", Message.said(tagged.told()));
         } else if (entry instanceof Entry.OfTheWork work) {
             return WorkLines.what(model, work);
         } else if (entry instanceof Entry.Unread unread) {
@@ -131,6 +139,10 @@ final class LogLines {
             return Message.said(note.text());
         } else if (entry instanceof Entry.SetTo set) {
             return Message.of("log.found-left", Message.said(set.found()), Message.said(set.left()));
+        } else if (entry instanceof Entry.Lifted lifted) {
+            return Message.said(lifted.done());
+        } else if (entry instanceof Entry.Monoxide measured) {
+            return Message.of("log.ppm", new Message.Number(measured.ppm()));
         } else if (entry instanceof Entry.Safe safe) {
             return Message.of(safe.yes() ? "yes" : "no");
         } else if (entry instanceof Entry.ChangeIn change) {

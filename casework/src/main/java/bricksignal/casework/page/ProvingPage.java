@@ -27,7 +27,7 @@ public record ProvingPage(boolean repaired, List<Item> items, List<Message> bloc
      * @param found what was seen last since the repair; empty where nothing was
      * @param unit of the reading; empty for anything else
      */
-    public record Item(String id, Kind kind, Message what, State state, Message due, Message found, Message unit, double minutes, List<String> cautions) {
+    public record Item(String id, Kind kind, Message what, State state, Message due, Message found, Message unit, double minutes, List<Message> cautions) {
     }
 
     public ProvingPage {

@@ -13,7 +13,6 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Acceptance;
-import bricksignal.core.unit.Caution;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
@@ -68,7 +67,11 @@ final class ProvingRun {
 
     /** Nothing temporary in it, nothing out of its limits, and the safeties said to be in. */
     List<Message> blocks() {
-        return items.stream().filter(item -> item.state() == State.BAD || item.kind() == Kind.SAFETY && item.state() == State.MISSING).map(ProvingRun::block).toList();
+        return Stream.concat(now.stops().keySet().stream().map(stop -> Message.of("prove.stopped", stop.says("what"))), itemBlocks()).toList();
+    }
+
+    private Stream<Message> itemBlocks() {
+        return items.stream().filter(item -> item.state() == State.BAD || item.kind() == Kind.SAFETY && item.state() == State.MISSING).map(ProvingRun::block);
     }
 
     private static Message block(Item item) {
@@ -89,7 +92,7 @@ final class ProvingRun {
     }
 
     private Stream<Item> safeties() {
-        boolean burns = model.cautions().stream().anyMatch(caution -> caution.role() == Caution.Role.COMBUSTION);
+        boolean burns = model.dangers().burns();
         return Stream.of(Entry.Safety.values()).filter(safety -> burns || safety != Entry.Safety.MONOXIDE).map(safety -> {
             Boolean said = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.Safe safe && safe.what() == safety ? Stream.of(safe.yes())
                     : Stream.<Boolean>empty()).reduce((first, last) -> last).orElse(null);
@@ -216,7 +219,7 @@ final class ProvingRun {
     private Item question(Test.Check check, Message what, boolean due) {
         Boolean said = answers(check).stream().reduce((first, last) -> last).orElse(null);
         return new Item(check.id(), Kind.QUESTION, what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
-                TestCost.minutes(pack, check, Setup.AS_IT_IS), TestPage.cautions(model, check));
+                TestCost.minutes(pack, check, Setup.AS_IT_IS), TestPage.cautions(pack, check));
     }
 
     private List<Boolean> answers(Test.Check check) {
@@ -230,11 +233,11 @@ final class ProvingRun {
 
     private Item item(Test.Reading test, Message what, State state, Message due, Observation.@Nullable Reading last) {
         return new Item(test.id(), Kind.READING, what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
-                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(model, test));
+                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(pack, test));
     }
 
     private Item item(Test test, Kind kind, State state, Message due, Message found) {
-        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(model, test));
+        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(pack, test));
     }
 
     private static State state(@Nullable Boolean said, boolean due) {

@@ -26,7 +26,7 @@ import java.util.stream.Stream;
  */
 public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine> measured, List<CasePage.LogLine> settings, List<CasePage.LogLine> done,
         List<CasePage.LogLine> change, List<CasePage.LogLine> notes, List<ProvingPage.Item> proving, List<String> untested, TimingDiagram diagram, List<CasePage.Tap> taps,
-        List<String> cautions, Message defer) {
+        List<Message> cautions, Message defer) {
 
     /** The report of a case. */
     public static ReportPage of(Case now) {

@@ -3,6 +3,7 @@ package bricksignal.casework.page;
 import bricksignal.casework.Case;
 import bricksignal.casework.Stamps;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
@@ -10,16 +11,11 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Why;
 import bricksignal.core.diagnosis.plan.Proposal;
-import bricksignal.core.unit.Caution;
-import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -38,6 +34,8 @@ import org.jspecify.annotations.Nullable;
  * @param should what a unit in good order shows; empty where nothing is due
  * @param at seconds of its run
  * @param unplugged connectors that are pulled, as people say it
+ * @param cautions what can hurt somebody at it and what to do about that before, in order
+ * @param afterwards how that ends
  * @param change what is put into the unit for it and must come out again, or null
  * @param why why it is proposed
  * @param outcomes what it may show, most likely first
@@ -45,7 +43,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, boolean canReadOpen, Message moment, Message should, double at,
-        boolean powerOff, List<String> unplugged, double minutes, List<String> cautions,
+        boolean powerOff, List<String> unplugged, double minutes, List<Message> cautions, List<Message> afterwards,
         @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
 
     private static final double WORTH_NAMING = 0.005;
@@ -78,7 +76,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 Instruction.when(now.unit().pack(), test), Instruction.should(now, test), at,
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
-                cautions(model, test), test instanceof Test.Check check && !check.change().equals(Message.NOTHING) ? check.change() : null,
+                cautions(now.unit().pack(), test), afterwards(now.unit().pack(), test), test instanceof Test.Check check && check.change().made() ? check.change().says() : null,
                 Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading));
     }
 
@@ -127,46 +125,13 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 && Math.abs(a.mean() - b.mean()) <= 2 * (a.sigma() + b.sigma());
     }
 
-    /** What a question dares: a hand in a unit that is off, a hand on one that runs, fuel that burns for long. */
-    private static Set<Caution.Role> rolesOf(UnitModel model, Test.Check check) {
-        boolean off = model.moment(check.moment()).role() == Moment.Role.POWER_OFF || check.sense().changesAPart();
-        Set<Caution.Role> roles = new LinkedHashSet<>();
-        if (off) {
-            roles.add(Caution.Role.POWER_OFF);
-        } else if (!check.change().equals(Message.NOTHING) || check.sense() == Test.Sense.TRY || check.sense() == Test.Sense.FEEL
-                || check.sense() == Test.Sense.RESEAT) {
-            roles.add(Caution.Role.LINE_VOLTAGE);
-            roles.add(Caution.Role.RUNNING);
-        }
-        if (check.sense() == Test.Sense.SMELL || check.sense().watches()) {
-            roles.add(Caution.Role.COMBUSTION);
-        }
-        return roles;
+    /** What can hurt somebody at a test, and what to do about it before, in order. */
+    static List<Message> cautions(CompiledPack pack, Test test) {
+        return pack.catalogue().safety().hazards(test).stream().map(Hazard::before).toList();
     }
 
-    /** What to mind: the cautions of the points, and those that the program adds by their role. */
-    static List<String> cautions(UnitModel model, Test test) {
-        Set<Caution.Role> roles = new LinkedHashSet<>();
-        Set<String> named = new LinkedHashSet<>();
-        if (test instanceof Test.Reading reading) {
-            if (reading.setup().powerOff()) {
-                roles.add(Caution.Role.POWER_OFF);
-            } else if (!(reading.place() instanceof Place.Across)) {
-                roles.add(Caution.Role.RUNNING);
-            }
-            if (reading.place() instanceof Place.Across across) {
-                named.add(model.point(across.red()).safety());
-                named.add(model.point(across.black()).safety());
-            }
-        } else if (test instanceof Test.Check check) {
-            roles.addAll(rolesOf(model, check));
-        } else {
-            roles.add(Caution.Role.RUNNING);
-            roles.add(Caution.Role.COMBUSTION);
-        }
-        List<Caution> told = new ArrayList<>(model.cautions().stream().filter(c -> roles.contains(c.role())).toList());
-        model.cautions().stream().filter(c -> named.contains(c.id()) && !told.contains(c)).forEach(told::add);
-        boolean line = told.stream().anyMatch(c -> c.role() == Caution.Role.LINE_VOLTAGE);
-        return told.stream().filter(c -> !(line && c.role() == Caution.Role.LOW_VOLTAGE)).map(Caution::says).toList();
+    /** How it ends. */
+    private static List<Message> afterwards(CompiledPack pack, Test test) {
+        return pack.catalogue().safety().hazards(test).stream().map(Hazard::after).filter(after -> !after.equals(Message.NOTHING)).toList();
     }
 }

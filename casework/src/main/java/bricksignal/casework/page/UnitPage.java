@@ -2,18 +2,23 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.CaseUnit;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.danger.Allowed;
+import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.unit.CallAdvice;
-import bricksignal.core.unit.Caution;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -25,11 +30,12 @@ import org.jspecify.annotations.Nullable;
  * @param complaints what may be complained of, where more than one thing can be called for; empty elsewhere
  * @param modes settings of the meter that read between two points
  * @param cautions what to mind before anything is begun
+ * @param dangers what may be found that ends the diagnosis
  * @param waits for how long a unit in good order does something by itself after power came, and what; null where it rests at once
  * @param defer what comes before anything that is said
  */
 public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
-        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<Complaint> complaints, List<String> cautions,
+        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<Complaint> complaints, List<Message> cautions, List<Danger> dangers,
         @Nullable Message waits, Message defer) {
 
     private static final double SECONDS_A_MINUTE = 60;
@@ -62,9 +68,18 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     public record Stage(String id, String label, String seen) {
     }
 
-    /** How a call is placed on this board, and what must come out again. */
+    /**
+     * How a call is placed on this board, and what must come out again.
+     *
+     * @param change the temporary change that it is, by id; null where its circuit allows none
+     * @param changed the same as it is told in the log
+     */
     public record Call(String label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
-            String hold) {
+            String hold, @Nullable String change, Message changed) {
+    }
+
+    /** Something that may be found at such a unit and ends the diagnosis. */
+    public record Danger(Stop finding, Message what) {
     }
 
     /** The page of a unit. */
@@ -80,8 +95,9 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
                         Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
-                model.calls().stream().map(call -> call(model, call)).toList(), complaints(pack),
-                model.cautions().stream().filter(c -> c.role() == Caution.Role.COMBUSTION).map(Caution::says).toList(),
+                model.calls().stream().map(call -> call(model, call, Allowed.of(model, pack.catalogue().safety()))).toList(), complaints(pack),
+                model.dangers().burns() ? List.of(Hazard.FLAME.before()) : List.of(),
+                Stream.of(Stop.values()).filter(stop -> stop.concerns(model.dangers())).map(stop -> new Danger(stop, stop.says("what"))).toList(),
                 unit.waiting().map(UnitPage::waits).orElse(null), Message.of("defer"));
     }
 
@@ -110,8 +126,11 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 .map(c -> new ChartCode(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name()))).toList());
     }
 
-    private static Call call(UnitModel model, CallAdvice call) {
-        return new Call(call.label(), point(model, call.from()), point(model, call.to()), call.order(), call.why(), call.hold());
+    private static Call call(UnitModel model, CallAdvice call, Map<String, Change> allowed) {
+        String id = "call." + call.from() + "." + call.to();
+        Change change = allowed.get(id);
+        return new Call(call.label(), point(model, call.from()), point(model, call.to()), call.order(), call.why(), call.hold(),
+                change == null ? null : id, change == null ? Message.NOTHING : change.says());
     }
 
     private static @Nullable String point(UnitModel model, String net) {

@@ -48,8 +48,15 @@ public sealed interface Observation {
      * How another unit of the same site does at the same time.
      *
      * @param sameSymptom true if it fails alike, false if it runs well
+     * @param sameKind true if parts may be tried from one to the other
      */
-    record Twin(boolean sameSymptom) implements Observation {
+    record Twin(boolean sameSymptom, boolean sameKind) implements Observation {
+
+        /** Of the same kind. */
+        public Twin(boolean sameSymptom) {
+            this(sameSymptom, true);
+        }
+
     }
 
     /**

@@ -60,7 +60,7 @@ class PhotoController {
         if (label.isBlank() || label.length() > LONGEST_LABEL) {
             throw new BadInput("label", "Say what is on the photograph, in 1 to " + LONGEST_LABEL + " characters.");
         }
-        return PhotoView.of(photos.keep(principal.getName(), id, photo, label.trim(), workbench.at(() -> Picture.of(file))));
+        return PhotoView.of(photos.keep(principal.getName(), id, photo, label.trim(), workbench.alone(() -> Picture.of(file))));
     }
 
     @GetMapping(value = "/api/visits/{id}/photos/{photo}", produces = MediaType.IMAGE_JPEG_VALUE)
@@ -72,6 +72,8 @@ class PhotoController {
     @PostMapping("/api/visits/{id}/photos/{photo}/on-report")
     PhotoView onReport(Principal principal, @PathVariable UUID id, @PathVariable UUID photo, @RequestParam boolean wanted) {
         visits.visit(principal.getName(), id);
-        return PhotoView.of(photos.onReport(id, photo, wanted));
+        PhotoView shown = PhotoView.of(photos.onReport(id, photo, wanted));
+        visits.changedAfterClosing(principal.getName(), id, (wanted ? "shown on the report: " : "taken off the report: ") + shown.label());
+        return shown;
     }
 }

@@ -1,8 +1,11 @@
 package bricksignal.server.demo;
 
 import bricksignal.casework.entry.Entry;
+import bricksignal.core.unit.Stop;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
+import bricksignal.server.account.Qualification;
+import bricksignal.server.account.Qualifications;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.site.Site;
@@ -19,6 +22,8 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -55,7 +60,12 @@ public class DemoData implements ApplicationRunner {
     private static final String ECONOMIZER = "f17-economizer";
     private static final String DETECTOR = "f18-leak";
 
+    /** Invented: who may do what. */
+    private static final Map<String, List<Stop.Licence>> LICENCES = Map.of("ines", List.of(Stop.Licence.GAS, Stop.Licence.REFRIGERANT),
+            "tobin", List.of(Stop.Licence.SOLID_FUEL), "odile", List.of(Stop.Licence.GAS, Stop.Licence.ELECTRICAL));
+
     private final Accounts accounts;
+    private final Qualifications qualifications;
     private final Sites sites;
     private final SiteUnits units;
     private final Visits visits;
@@ -66,8 +76,9 @@ public class DemoData implements ApplicationRunner {
     private final TransactionTemplate transaction;
     private final EntityManager entities;
 
-    DemoData(Accounts accounts, Sites sites, SiteUnits units, Visits visits, DemoPast thePast,
+    DemoData(Qualifications qualifications, Accounts accounts, Sites sites, SiteUnits units, Visits visits, DemoPast thePast,
             PasswordEncoder passwords, Packs packs, OverlayService overlays, TransactionTemplate transaction, EntityManager entities) {
+        this.qualifications = qualifications;
         this.accounts = accounts;
         this.sites = sites;
         this.units = units;
@@ -192,7 +203,10 @@ public class DemoData implements ApplicationRunner {
     }
 
     private Account person(String login, String name, Account.Role role) {
-        return accounts.save(new Account(UUID.randomUUID(), login, name, String.valueOf(passwords.encode(PASSWORD)), role));
+        Account made = accounts.save(new Account(UUID.randomUUID(), login, name, String.valueOf(passwords.encode(PASSWORD)), role));
+        LICENCES.getOrDefault(login, List.of()).forEach(licence -> qualifications.save(new Qualification(UUID.randomUUID(), made.id(), licence, "SK-"
+                + login.substring(0, 2).toUpperCase(Locale.ROOT) + "-" + licence.name().charAt(0), "Skerrow Sound", LocalDate.now(ZoneId.systemDefault()).plusYears(1))));
+        return made;
     }
 
     private SiteUnit unit(String name, String address, String label, String location,

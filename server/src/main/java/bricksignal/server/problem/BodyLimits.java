@@ -55,6 +55,10 @@ class BodyLimits extends OncePerRequestFilter {
             throws ServletException, IOException {
         long most = MOST.entrySet().stream().filter(limit -> paths.match(limit.getKey(), request.getRequestURI())).findFirst()
                 .map(Map.Entry::getValue).orElse(USUAL);
+        if (String.valueOf(request.getContentType()).contains("*")) {
+            problems.write(response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "'" + request.getContentType() + "' is no type of one body. Name what is sent, such as application/json.");
+            return;
+        }
         if (request.getContentLengthLong() > most) {
             problems.write(response, HttpStatus.CONTENT_TOO_LARGE, TooLarge.message(most));
             return;

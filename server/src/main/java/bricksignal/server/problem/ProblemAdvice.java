@@ -2,6 +2,7 @@ package bricksignal.server.problem;
 
 import bricksignal.casework.entry.Refused;
 import bricksignal.core.tuning.Misfit;
+import bricksignal.core.words.Message;
 import bricksignal.server.words.Words;
 import java.util.Locale;
 import org.springframework.core.Ordered;
@@ -14,6 +15,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 
 /** Errors of controllers as problem details; asked before the framework's own. */
 @Order(Ordered.HIGHEST_PRECEDENCE)
@@ -64,6 +66,20 @@ class ProblemAdvice {
                 "The request cannot be read: it is not the JSON this address expects.");
     }
 
+    /** A part of the address that is not what it should be: a day, a number, a name. */
+    @ExceptionHandler
+    ProblemDetail mismatch(MethodArgumentTypeMismatchException mismatch) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "'" + mismatch.getValue() + "' is no value of '" + mismatch.getName() + "'. Correct the address.");
+    }
+
+    /** A character that no text may hold, such as the one of number 0. */
+    @ExceptionHandler
+    ProblemDetail unkept(DataIntegrityViolationException broken) {
+        boolean character = String.valueOf(broken.getMostSpecificCause().getMessage()).contains("0x00");
+        return character ? ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "A text holds a character that cannot be kept (number 0). Type it again.")
+                : ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else saved the same thing at this moment. Look at it and save again.");
+    }
+
     @ExceptionHandler
     ProblemDetail tooLarge(TooLarge large) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, String.valueOf(large.getMessage()));
@@ -72,6 +88,22 @@ class ProblemAdvice {
     @ExceptionHandler
     ProblemDetail notHere(NotHere missing) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()));
+    }
+
+    /** With the sentences that are read to the caller. */
+    @ExceptionHandler
+    ProblemDetail dangerous(Dangerous dangerous) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, words.sentence(Message.of("danger.complaint",
+                dangerous.stops().get(0).says("what"))) + ".");
+        problem.setProperty("caller", dangerous.stops().stream().flatMap(stop -> java.util.stream.IntStream.rangeClosed(1, stop.steps())
+                .mapToObj(step -> words.of(stop.says("now." + step)))).distinct().toList());
+        problem.setProperty("call", dangerous.stops().stream().map(stop -> words.of(stop.says("call"))).distinct().toList());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail ofSomebodyElse(OfSomebodyElse entry) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, String.valueOf(entry.getMessage()));
     }
 
     @ExceptionHandler
@@ -98,10 +130,6 @@ class ProblemAdvice {
     ResponseEntity<ProblemDetail> failed(RuntimeException failure) {
         if (DatabaseAway.is(failure)) {
             return later(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.MESSAGE));
-        }
-        if (failure instanceof DataIntegrityViolationException) {
-            return ResponseEntity.status(HttpStatus.CONFLICT).body(ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT,
-                    "Somebody else saved the same thing at this moment. Look at it and save again."));
         }
         throw failure;
     }

@@ -40,8 +40,10 @@ class RecordController {
     private final VisitFile file;
     private final Words words;
     private final Workbench workbench;
+    private final Notices notices;
 
-    RecordController(VisitService visits, Reports reports, VisitFile file, Words words, Workbench workbench) {
+    RecordController(VisitService visits, Reports reports, VisitFile file, Words words, Workbench workbench, Notices notices) {
+        this.notices = notices;
         this.visits = visits;
         this.reports = reports;
         this.file = file;
@@ -63,6 +65,13 @@ class RecordController {
     ResponseEntity<byte[]> pdf(Principal principal, @PathVariable UUID id, @RequestParam(defaultValue = "A4") Pdf.Paper paper) {
         VisitService.Standing standing = visits.standing(principal.getName(), id);
         return named(standing.visit(), "report", "pdf", MediaType.APPLICATION_PDF, workbench.at(() -> reports.pdf(standing, paper)));
+    }
+
+    /** The notice to the occupant of a unit that was shut off and tagged. */
+    @GetMapping("/api/visits/{id}/notice.pdf")
+    ResponseEntity<byte[]> notice(Principal principal, @PathVariable UUID id, @RequestParam(defaultValue = "LETTER") Pdf.Paper paper) {
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        return named(standing.visit(), "notice", "pdf", MediaType.APPLICATION_PDF, workbench.at(() -> notices.pdf(standing, paper)));
     }
 
     /** The same visit for another place; its schema is at {@code /api/visit.schema.json}. */

@@ -32,6 +32,8 @@ public class Visit {
         LEFT_RUNNING,
         /** It is off and cannot hurt anybody. */
         MADE_SAFE,
+        /** Shut off and tagged, and the occupant told: something about it can hurt somebody. */
+        SHUT_OFF,
         PART_ORDERED,
         LEFT_AS_FOUND
     }

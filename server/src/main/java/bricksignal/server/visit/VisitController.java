@@ -13,8 +13,11 @@ import bricksignal.casework.page.SettingPage;
 import bricksignal.casework.page.TestLine;
 import bricksignal.casework.page.TestPage;
 import bricksignal.casework.page.UnitPage;
+import bricksignal.core.unit.Stop;
 import bricksignal.packs.PackDifferences;
 import bricksignal.server.problem.BadInput;
+import bricksignal.server.problem.Dangerous;
+import bricksignal.server.problem.OfSomebodyElse;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.tools.CalculatorController;
 import io.swagger.v3.oas.annotations.Parameter;
@@ -41,6 +44,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -124,7 +128,15 @@ class VisitController {
     }
 
     /** A new job. */
-    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = 500) String complaint) {
+    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = 500) String complaint, @Nullable Danger danger) {
+    }
+
+    /** What whoever takes the job says of the words of danger in a complaint. */
+    enum Danger {
+        /** The caller was told what to do; the visit begins stopped. */
+        CALLER_TOLD,
+        /** Asked again, and it is not so. */
+        NOT_SO
     }
 
     /** The end of a visit. */
@@ -157,7 +169,12 @@ class VisitController {
     @PostMapping("/api/jobs")
     @ResponseStatus(HttpStatus.CREATED)
     JobView make(Principal principal, @Valid @RequestBody NewJob job) {
-        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), LocalDate.now(ZoneId.systemDefault())));
+        List<Stop> dangers = service.dangers(job.complaint());
+        if (!dangers.isEmpty() && job.danger() == null) {
+            throw new Dangerous(dangers);
+        }
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), LocalDate.now(ZoneId.systemDefault()),
+                job.danger() == Danger.CALLER_TOLD ? dangers : List.of()));
     }
 
     @GetMapping("/api/visits/{id}")
@@ -166,8 +183,11 @@ class VisitController {
     }
 
     @PostMapping("/api/visits/{id}/log")
-    LogAnswer add(Principal principal, @PathVariable UUID id, @io.swagger.v3.oas.annotations.parameters.RequestBody(
+    LogAnswer add(Principal principal, @PathVariable UUID id, @RequestHeader(name = "X-Made-By", required = false) @Nullable String madeBy, @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(schema = @Schema(ref = "#/components/schemas/NewEntry"))) @RequestBody Map<String, Object> entry) {
+        if (madeBy != null && !madeBy.equals(principal.getName())) {
+            throw new OfSomebodyElse(madeBy);
+        }
         return answer(service.add(principal.getName(), id, EntryRequest.read(entry)));
     }
 
@@ -204,6 +224,12 @@ class VisitController {
     @GetMapping("/api/visits/{id}/questions")
     List<TestLine> questions(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.questions(open.now()));
+    }
+
+    /** The temporary changes that the circuit allows. */
+    @GetMapping("/api/visits/{id}/changes")
+    List<Details.ChangeLine> changes(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.changes(open.now()));
     }
 
     /** What a shop found of the board that was changed. */

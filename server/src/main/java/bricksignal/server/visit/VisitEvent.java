@@ -19,7 +19,7 @@ import org.hibernate.annotations.Immutable;
 public class VisitEvent {
 
     /** What happened. */
-    public enum Kind { CLOSED, REOPENED, PACK_CHANGED, SHOP_TEST }
+    public enum Kind { CLOSED, REOPENED, PACK_CHANGED, CHANGED_AFTER, SHOP_TEST }
 
     @Id
     private UUID id;

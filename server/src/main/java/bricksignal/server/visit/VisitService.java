@@ -2,12 +2,20 @@ package bricksignal.server.visit;
 
 import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
+import bricksignal.casework.Complaint;
+import bricksignal.casework.Line;
+import bricksignal.casework.Signer;
 import bricksignal.casework.entry.Entry;
+import bricksignal.casework.entry.EntryFormat;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
+import bricksignal.casework.page.NoticePage;
 import bricksignal.casework.page.ProvingPage;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
+import bricksignal.server.account.Qualification;
+import bricksignal.server.account.Qualifications;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.LearningService;
 import bricksignal.server.log.EntryJson;
@@ -18,7 +26,9 @@ import bricksignal.server.problem.Workbench;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
 import bricksignal.server.words.Words;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -45,9 +55,10 @@ public class VisitService {
     private final Words words;
     private final Workbench workbench;
     private final LearningService learning;
+    private final Qualifications qualifications;
 
     VisitService(Visits visits, VisitStore store, Cases cases, SessionAccounts accounts, SiteUnits units, EntryJson json, Words words,
-            Workbench workbench, LearningService learning) {
+            Workbench workbench, LearningService learning, Qualifications qualifications) {
         this.visits = visits;
         this.store = store;
         this.cases = cases;
@@ -57,6 +68,7 @@ public class VisitService {
         this.words = words;
         this.workbench = workbench;
         this.learning = learning;
+        this.qualifications = qualifications;
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
@@ -73,9 +85,28 @@ public class VisitService {
         return visits.found(text.trim().toLowerCase(Locale.ROOT), account.role() == Account.Role.LEAD, account.id(), Limit.of(MOST_FOUND));
     }
 
-    /** Makes a job for whoever asks. */
+    /** What a complaint tells of danger, most dangerous first. */
+    List<Stop> dangers(String complaint) {
+        return Complaint.dangers(complaint, stop -> words.of(Message.of("complaint." + stop)));
+    }
+
+    /**
+     * Makes a job for whoever asks.
+     *
+     * @param dangers what the caller was told to do, because the complaint tells of it: the visit begins with it
+     */
     @Transactional
-    public Visit make(String login, UUID unitId, String complaint, LocalDate day) {
+    public Visit make(String login, UUID unitId, String complaint, LocalDate day, List<Stop> dangers) {
+        Visit made = make(login, unitId, complaint, day);
+        long place = 0;
+        for (Stop stop : dangers) {
+            Filed told = new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, new Entry.Stopped(stop));
+            place = store.told(made.id(), accounts.of(login), place, told);
+        }
+        return made;
+    }
+
+    private Visit make(String login, UUID unitId, String complaint, LocalDate day) {
         SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one "
                 + "from the list."));
         Visit made = visits.saveAndFlush(new Visit(UUID.randomUUID(), unit, accounts.of(login), complaint.trim(), day));
@@ -128,18 +159,21 @@ public class VisitService {
      *
      * @return the case as it then stands
      */
-    public Case add(String login, UUID visitId, Filed sent) {
+    public Case add(String login, UUID visitId, Filed asked) {
         for (int i = 0; i < TRIES; i++) {
             Cases.Open open = cases.open(login, visitId);
-            if (open.now().line(sent.id()) != null) {
+            Filed sent = withKind(open, asked);
+            Line known = open.now().line(sent.id());
+            if (known != null) {
+                mustBeTheSame(known.filed().entry(), sent.entry());
                 return open.now();
             }
-            if (open.place() == 0 && replacesWhatWasKnown(open, sent) && begun(open)) {
+            if (fresh(open) && replacesWhatWasKnown(open, sent) && begun(open)) {
                 continue;
             }
             Set<String> twins = twins(open, sent);
-            Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins));
-            if (open.place() == 0 && begun(open)) {
+            Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins, signer(open.visit().account())));
+            if (fresh(open) && begun(open)) {
                 continue;
             }
             VisitStore.Appended appended = store.append(open.visit(), open.place(), kept, json.recording(sent.entry()));
@@ -178,7 +212,27 @@ public class VisitService {
         store.goOver(login, visitId);
     }
 
+    /** Nothing was entered yet but what was told when the job was taken. */
+    private static boolean fresh(Cases.Open open) {
+        return open.now().lines().stream().allMatch(line -> line.filed().entry() instanceof Entry.Stopped);
+    }
+
+    /** Who sends, with what is current today. */
+    private Signer signer(Account account) {
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
+        List<Qualification> current = qualifications.findByAccountIdOrderByUntil(account.id()).stream().filter(q -> q.current(today)).toList();
+        String numbers = current.stream().map(q -> words.of(Message.of("licence." + q.licence())) + " " + q.number()).collect(Collectors.joining(", "));
+        return new Signer(account.name() + (numbers.isEmpty() ? "" : " (" + numbers + ")"), current.stream().map(Qualification::licence).collect(Collectors.toSet()),
+                account.role() == Account.Role.LEAD);
+    }
+
     private void mayClose(Cases.Open open, Visit.Outcome outcome) {
+        boolean already = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
+        if (!already) {
+            NoticePage.keepsOpen(open.now(), outcome == Visit.Outcome.SHUT_OFF).ifPresent(why -> {
+                throw new Conflict(words.sentence(why) + ".");
+            });
+        }
         boolean same = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
         if (outcome == Visit.Outcome.FIXED && !same) {
             List<Message> blocks = workbench.at(() -> ProvingPage.blocks(open.now()));
@@ -195,7 +249,7 @@ public class VisitService {
             return false;
         }
         boolean added = false;
-        long place = 0;
+        long place = open.place();
         for (Filed known : knownBefore(open)) {
             VisitStore.Appended appended = store.append(open.visit(), place, known, null);
             added |= appended.added() != VisitStore.Added.BEFORE;
@@ -212,6 +266,27 @@ public class VisitService {
     /** True for an entry in the place of one that the visit would begin with. */
     private boolean replacesWhatWasKnown(Cases.Open open, Filed sent) {
         return sent.supersedes() != null && knownBefore(open).stream().anyMatch(known -> known.id().equals(sent.supersedes()));
+    }
+
+    /** The same entry sent again is the same row; another one under its id is not dropped silently. What is kept otherwise than it is sent cannot be compared. */
+    private static void mustBeTheSame(Entry known, Entry sent) {
+        boolean keptOtherwise = sent instanceof Entry.Correction || sent instanceof Entry.Film || sent instanceof Entry.Earlier || sent instanceof Entry.Lifted
+                || known instanceof Entry.Unread;
+        if (!keptOtherwise && !known.equals(sent)) {
+            throw new Conflict("There is an entry of this id already, and it says something else: " + EntryFormat.write(known) + ". Sent was " + EntryFormat.write(sent)
+                    + ". Send it with a new id.");
+        }
+    }
+
+    /** Leaves a trace of something that was changed after a visit was closed. */
+    public void changedAfterClosing(String login, UUID visit, String note) {
+        store.changedAfterClosing(login, visit, note);
+    }
+
+    /** Whether another unit is of the same family is known here. */
+    private Filed withKind(Cases.Open open, Filed sent) {
+        return sent.entry() instanceof Entry.Twin twin ? sent.with(new Entry.Twin(twin.unit(), twin.alike(), store.twins(open.visit().visit()).stream()
+                .anyMatch(unit -> unit.id().toString().equals(twin.unit()) && unit.pack().equals(open.visit().visit().unit().pack())))) : sent;
     }
 
     private Set<String> twins(Cases.Open open, Filed sent) {

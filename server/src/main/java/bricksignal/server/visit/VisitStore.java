@@ -1,5 +1,6 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
@@ -101,10 +102,16 @@ class VisitStore {
         return sites.twinsOf(visit.unit());
     }
 
-    /** Earlier visits to the unit that were closed, newest first. */
+    /** Visits to the unit that were closed before this one began (its first entry), newest first; a later one is none, whatever is reopened. */
     @Transactional(readOnly = true)
     List<Visit> earlier(Visit visit) {
-        return visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(visit.id())).toList();
+        return visits.closedOn(visit.unit().id()).stream().filter(v -> !v.id().equals(visit.id()) && before(v, visit)).toList();
+    }
+
+    private static boolean before(Visit other, Visit visit) {
+        Instant closed = other.closedAt();
+        Instant opened = visit.openedAt();
+        return closed != null && (opened == null || !closed.isAfter(opened));
     }
 
     /** What is known before a visit begins, as entries of it. */
@@ -131,10 +138,8 @@ class VisitStore {
 
     /** The part that was repaired last on a visit and not taken back, by id; null where none was. */
     private @Nullable String changedOn(Visit visit) {
-        List<Filed> entries = entries(visit);
-        return entries.stream().filter(filed -> filed.entry() instanceof Entry.Repaired && entries.stream()
-                .noneMatch(other -> filed.id().equals(other.supersedes()))).map(filed -> ((Entry.Repaired) filed.entry()).part())
-                .reduce((first, second) -> second).orElse(null);
+        return Case.standing(entries(visit)).stream().filter(filed -> filed.entry() instanceof Entry.Repaired)
+                .map(filed -> ((Entry.Repaired) filed.entry()).part()).reduce((first, second) -> second).orElse(null);
     }
 
     /** All entries of a visit, oldest first. */
@@ -156,14 +161,25 @@ class VisitStore {
     /** What was lent from the unit of a visit and is not back. */
     @Transactional(readOnly = true)
     List<Lending> lentFrom(Visit visit) {
-        return log.lentFrom(visit.unit().id()).stream().flatMap(evidence -> json.read(evidence).entry() instanceof Entry.Lent lent
+        return log.lentFrom(visit.unit().id()).stream().filter(this::stillStands).flatMap(evidence -> json.read(evidence).entry() instanceof Entry.Lent lent
                 ? visits.whole(evidence.visitId()).map(to -> new Lending(lent.part(), to.unit().label(), evidence.madeAt())).stream() : Stream.empty()).toList();
+    }
+
+    private boolean stillStands(Evidence evidence) {
+        String id = json.read(evidence).id();
+        return Case.standing(log.of(evidence.visitId(), 0).stream().map(json::read).toList()).stream().anyMatch(filed -> filed.id().equals(id));
     }
 
     /** When it was closed and opened again. */
     @Transactional(readOnly = true)
     List<VisitEvent> events(UUID visit) {
         return events.findByVisitIdOrderByAt(visit);
+    }
+
+    /** Adds what was told when the job was taken; its place. */
+    @Transactional
+    long told(UUID visit, Account account, long after, Filed told) {
+        return log.add(json.written(told, visit, account.id()), after, account.id(), null).orElseThrow();
     }
 
     /** What became of an entry. */
@@ -255,6 +271,16 @@ class VisitStore {
         }
         events.save(VisitEvent.of(visit, account, VisitEvent.Kind.SHOP_TEST, clock.instant(), found.name()));
         visit.tested(found);
+    }
+
+    /** Leaves a trace of something that was changed after a visit was closed; nothing while it is open. */
+    @Transactional
+    void changedAfterClosing(String login, UUID id, String note) {
+        Account account = accounts.of(login);
+        Visit visit = own(account, visits.locked(id).orElse(null));
+        if (visit.closed()) {
+            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.CHANGED_AFTER, clock.instant(), note));
+        }
     }
 
     /** True if this person may open it again: its technician the same day, the lead always. */

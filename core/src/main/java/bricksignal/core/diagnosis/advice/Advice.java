@@ -13,6 +13,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -31,6 +32,8 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         SPLIT,
         /** It is missing before the part may be condemned. */
         PROVE,
+        /** It is asked before anything is touched. */
+        SAFETY,
         /** Nothing more is needed. */
         NONE
     }
@@ -80,6 +83,12 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
         ranked.remove(best);
         ranked.add(0, best);
         return ranked;
+    }
+
+    /** The same with those proposals alone that may be made. */
+    public Advice only(Predicate<Test> allowed) {
+        List<Proposal> left = proposals.stream().filter(proposal -> allowed.test(proposal.test())).toList();
+        return left.size() == proposals.size() ? this : new Advice(verdict, left.isEmpty() ? Purpose.NONE : purpose, left);
     }
 
     /** True when the visit can be brought to a verdict: proven, or nothing left to ask. */

@@ -21,6 +21,9 @@ public final class Why {
 
     /** The shortest reason: the suspects that matter of the likeliest outcome, against those of the next that names others. */
     public static Message of(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
+        if (purpose == Advice.Purpose.SAFETY) {
+            return Message.of("why.safety");
+        }
         if (purpose == Advice.Purpose.PROVE) {
             return Message.of("why.prove");
         }

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { answer, api, type Person, Problem } from '../api/client'
+
+type Licence = 'GAS' | 'REFRIGERANT' | 'ELECTRICAL' | 'SOLID_FUEL'
+const licences: Record<Licence, string> = {
+  GAS: 'Gas license',
+  REFRIGERANT: 'Refrigerant certificate',
+  ELECTRICAL: 'Electrical license',
+  SOLID_FUEL: 'Solid fuel certificate',
+}
+const queries = useQueryClient()
+const people = useQuery({ queryKey: ['people'], queryFn: () => answer<Person[]>(api.GET('/api/people')) })
+const who = ref('')
+const licence = ref<Licence>('GAS')
+const number = ref('')
+const region = ref('')
+const until = ref('')
+const problem = ref<Problem | null>(null)
+
+async function attempt(work: () => Promise<unknown>) {
+  problem.value = null
+  try {
+    await work()
+    await queries.invalidateQueries({ queryKey: ['people'] })
+  } catch (failure) {
+    problem.value = failure as Problem
+  }
+}
+const add = () =>
+  attempt(async () => {
+    await answer(
+      api.POST('/api/people/{login}/qualifications', {
+        params: { path: { login: who.value } },
+        body: { licence: licence.value, number: number.value, region: region.value, until: until.value },
+      }),
+    )
+    number.value = ''
+  })
+const remove = (login: string, id: string) =>
+  attempt(() => answer(api.DELETE('/api/people/{login}/qualifications/{id}', { params: { path: { login, id } } })))
+const named = (l: string) => licences[l as Licence] ?? l
+</script>
+
+<template>
+  <section aria-labelledby="people-title" class="people">
+    <h2 id="people-title" class="h5">People and licenses</h2>
+    <p class="soft">
+      Who may say that gas, refrigerant, wiring or a stove is put right. A license counts through its last day.
+    </p>
+    <ul>
+      <li v-for="p in people.data.value" :key="p.login" :data-test="`person-${p.login}`">
+        <strong>{{ p.name }}</strong>
+        <span v-if="!p.qualifications.length" class="soft">no license on file</span>
+        <span v-for="q in p.qualifications" :key="q.id" class="held" :class="{ past: !q.current }">
+          {{ named(q.licence) }} {{ q.number }}, {{ q.region }}, {{ q.current ? 'until' : 'ended' }} {{ q.until }}
+          <button type="button" class="key quiet" @click="remove(p.login, q.id)">remove</button>
+        </span>
+      </li>
+    </ul>
+    <form class="form" @submit.prevent="add">
+      <label for="person">Person</label>
+      <select id="person" v-model="who" class="form-select field" required>
+        <option value="" disabled>Choose a person</option>
+        <option v-for="p in people.data.value" :key="p.login" :value="p.login">{{ p.name }}</option>
+      </select>
+      <label for="licence">License</label>
+      <select id="licence" v-model="licence" class="form-select field">
+        <option v-for="(text, key) in licences" :key="key" :value="key">{{ text }}</option>
+      </select>
+      <label for="licence-number">Number</label>
+      <input id="licence-number" v-model="number" class="form-control field" maxlength="60" required />
+      <label for="region">Region</label>
+      <input id="region" v-model="region" class="form-control field" maxlength="80" required />
+      <label for="until">Last day</label>
+      <input id="until" v-model="until" type="date" class="form-control field" required />
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+      <button type="submit" class="key next">Add license</button>
+    </form>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.people {
+  margin-top: 2rem;
+  border-top: 2px solid var(--line);
+  padding-top: 1rem;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  gap: 0.1rem;
+  padding: 0.35rem 0;
+  border-bottom: 1px solid var(--line-soft);
+}
+.past {
+  text-decoration: line-through;
+  color: var(--ink-soft);
+}
+.form {
+  display: grid;
+  gap: 0.35rem;
+  max-width: 32rem;
+}
+label {
+  font-weight: 700;
+  margin-top: 0.5rem;
+}
+</style>
