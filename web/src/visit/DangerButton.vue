@@ -47,4 +47,9 @@ li .key {
   justify-content: flex-start;
   text-align: left;
 }
+@media (max-width: 900px) {
+  .danger {
+    padding: 0.25rem 0.6rem;
+  }
+}
 </style>

@@ -282,12 +282,22 @@ function pick(net: string) {
     display: flex;
     flex-direction: column;
     align-items: stretch;
-    height: calc(100dvh - 96px);
+    /* the bars above, and below the button for whoever finds danger */
+    height: calc(100dvh - 156px);
+  }
+  .area-next {
+    flex: 0 1 auto;
+    min-height: 9rem;
+    overflow-y: auto;
+    position: relative;
+  }
+  .area-pad {
+    flex: none;
   }
   .panes {
     display: flex;
-    flex: 1;
-    min-height: 0;
+    flex: 1 1 0;
+    min-height: 5rem;
     overflow-x: auto;
     scroll-snap-type: x mandatory;
   }
