@@ -64,7 +64,8 @@ class StopsTest {
         String today = hold("tobin", LocalDate.now());
         JsonNode page = tobin.add(visit, lifted).json().get("page");
         assertThat(page.get("stops")).isEmpty();
-        assertThat(page.get("log").get(1).get("what").asString()).contains("Tobin").contains("SK-9");
+        JsonNode log = page.get("log");  // what is known of earlier visits may stand at its head
+        assertThat(log.get(log.size() - 1).get("what").asString()).contains("Tobin").contains("SK-9");
         release("tobin", held);
         release("tobin", today);
     }
