@@ -45,7 +45,7 @@ public final class Case {
     private final boolean powerCycled;
     private final @Nullable String call;
     private final Stamps stamps;
-    private final Map<Stop, Filed> stops;
+    private volatile @Nullable Map<Stop, Filed> stops;
     private volatile @Nullable Advice advice;
     private volatile @Nullable Verdict verdict;
 
@@ -60,7 +60,6 @@ public final class Case {
         this.powerCycled = powerCycled;
         this.call = call;
         this.stamps = stamps;
-        this.stops = Stops.of(unit.model(), this.lines);
     }
 
     /** A case with nothing entered yet. */
@@ -144,12 +143,17 @@ public final class Case {
 
     /** What was found that ends the diagnosis and is not put right yet, most dangerous first, each with the entry that found it. */
     public Map<Stop, Filed> stops() {
-        return stops;
+        Map<Stop, Filed> known = stops;
+        if (known == null) {
+            known = Stops.of(unit.model(), lines);
+            stops = known;
+        }
+        return known;
     }
 
     /** True for a test that may be made as the unit stands: all of them, or those that what was found leaves. */
     public boolean mayBeMade(Test test) {
-        return Stops.leave(unit, stops.keySet(), test);
+        return Stops.leave(unit, stops().keySet(), test);
     }
 
     /** What is asked before anything is touched and was not answered yet. */

@@ -4,7 +4,6 @@ import bricksignal.casework.Case;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * A finding that ends the diagnosis, as one page.
@@ -27,10 +26,8 @@ public record StopPage(Stop finding, Message what, List<Message> now, Message ca
                 found.getValue().madeAt())).toList();
     }
 
-    /** The page of a finding that was told on the telephone, before there is a case. */
-    static StopPage of(Stop stop, Stop.Licence licence, long at) {
-        return new StopPage(stop, stop.says("what"), IntStream.rangeClosed(1, stop.steps()).mapToObj(step -> stop.says("now." + step)).toList(), stop.says("call"),
-                stop.says("never"), stop.says("until"), licence == Stop.Licence.NONE ? Message.NOTHING : Message.of("licence." + licence), stop.leadMay(),
-                stop.left() != Stop.Left.NOTHING, at);
+    private static StopPage of(Stop stop, Stop.Licence licence, long at) {
+        return new StopPage(stop, stop.says("what"), stop.now(), stop.says("call"), stop.says("never"), stop.says("until"),
+                licence == Stop.Licence.NONE ? Message.NOTHING : Message.of("licence." + licence), stop.leadMay(), stop.left() != Stop.Left.NOTHING, at);
     }
 }

@@ -108,8 +108,17 @@ public sealed interface Element {
      * @param farads at least 0; 0 is an open capacitor
      */
     record Capacitor(String id, String a, String b, double farads) implements Element {
+
+        /** The smallest capacitor of a unit's own has some microfarads (from memory). */
+        private static final double STRAY_FARADS = 1e-7;
+
         public Capacitor {
             Guard.atLeast(id, "farads", farads, 0);
+        }
+
+        /** True for what is no part but the capacitance of a cable or a coil, which feeds nothing and holds no charge. */
+        public boolean stray() {
+            return farads <= STRAY_FARADS;
         }
 
         @Override

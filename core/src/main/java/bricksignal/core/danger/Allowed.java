@@ -52,7 +52,6 @@ public final class Allowed {
 
     /** A conductor in the field that can be taken off: both ends can be probed, and it is no pin, no switch, no fuse. */
     private static boolean isAWire(UnitModel model, Element e) {
-        boolean pin = model.connectors().stream().anyMatch(c -> c.conductors().contains(e.id()));
-        return !pin && !model.dangers().guards().containsKey(e.id()) && model.plainConductor(e.id()).isPresent() && e.nets().stream().allMatch(model::isProbed);
+        return !model.isPin(e.id()) && !model.dangers().guards().containsKey(e.id()) && model.plainConductor(e.id()).isPresent() && e.nets().stream().allMatch(model::isProbed);
     }
 }

@@ -29,8 +29,6 @@ public record Feed(String plug, Circuit circuit) {
     private static final double MOST_SHARE = 0.01;
     /** No conductor beside the cord's own way carries more, amperes. Ours: what nobody feels and nothing moves by. */
     private static final double MOST_AMPS = 1e-3;
-    /** What is less is the stray capacitance of a cable, which feeds nothing. */
-    private static final double STRAY_FARADS = 1e-7;
 
     /**
      * How a load may be fed directly; empty where it may not, by its kind or by the circuit.
@@ -41,8 +39,7 @@ public record Feed(String plug, Circuit circuit) {
      */
     public static Optional<Feed> of(UnitModel model, Circuit off, Part part, Element.Load load, double volts, boolean direct) {
         List<Device> kinds = model.devices(part);
-        boolean declared = part.elements().stream().allMatch(e -> !(off.element(e) instanceof Element.Load) || model.dangers().device(e).isPresent());
-        if (!declared || kinds.isEmpty() || kinds.stream().anyMatch(kind -> kind.feed() == Device.Feed.NEVER)) {
+        if (!model.saysWhatItIs(part) || kinds.isEmpty() || kinds.stream().anyMatch(kind -> kind.feed() == Device.Feed.NEVER)) {
             return Optional.empty();
         }
         Element cord = direct ? new Element.DirectSource(CORD, load.a(), load.b(), volts, CORD_OHMS)
@@ -71,7 +68,7 @@ public record Feed(String plug, Circuit circuit) {
     private static Set<String> own(Circuit circuit, Part part) {
         Set<String> own = new LinkedHashSet<>(part.elements());
         Set<String> nets = nets(circuit, part);
-        List<Element> capacitors = circuit.elements().stream().filter(e -> e instanceof Element.Capacitor c && c.farads() > STRAY_FARADS
+        List<Element> capacitors = circuit.elements().stream().filter(e -> e instanceof Element.Capacitor c && !c.stray()
                 && (e.nets().stream().anyMatch(nets::contains) || e.nets().stream().allMatch(net -> leadsTo(circuit, net, nets)))).toList();
         capacitors.forEach(e -> {
             own.add(e.id());
@@ -110,7 +107,7 @@ public record Feed(String plug, Circuit circuit) {
             boolean away = off.contains(e.id()) && !own.contains(e.id());
             if (e instanceof Element.Conductor c) {
                 elements.add(away ? c.closed(false) : c);
-            } else if (e instanceof Element.Capacitor c && (away || c.farads() <= STRAY_FARADS)) {
+            } else if (e instanceof Element.Capacitor c && (away || c.stray())) {
                 elements.add(new Element.Capacitor(c.id(), c.a(), c.b(), 0));
             } else if (e instanceof Element.Load l && away) {
                 elements.add(new Element.Load(l.id(), l.a(), l.b(), Double.POSITIVE_INFINITY, l.reactanceOhms()));

@@ -5,7 +5,6 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Moment;
-import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Test;
@@ -30,10 +29,12 @@ final class Reach {
     private final Circuit circuit;
     private final Map<String, Double> most = new LinkedHashMap<>();
     private final double mostAnywhere;
+    private final Set<String> ofCompressors;
 
     Reach(UnitModel model, VirtualUnit nominal, Function<Moment, Double> seconds) {
         this.model = model;
         this.circuit = model.machine().circuit();
+        this.ofCompressors = ofCompressors();
         List<Solution> live = model.moments().stream().filter(moment -> moment.role() != Moment.Role.POWER_OFF)
                 .map(moment -> nominal.run(moment.scenario()).at(seconds.apply(moment)).unit().solution()).distinct().toList();
         Map<String, Set<String>> compartments = new LinkedHashMap<>();
@@ -108,7 +109,7 @@ final class Reach {
     /** True where a capacitor that holds its charge hangs on what is touched. */
     boolean charged(Test test) {
         Set<String> nets = nets(test);
-        return circuit.elements().stream().anyMatch(e -> e instanceof Element.Capacitor c && c.farads() > 1e-7 && e.nets().stream().anyMatch(nets::contains));
+        return circuit.elements().stream().anyMatch(e -> e instanceof Element.Capacitor c && !c.stray() && e.nets().stream().anyMatch(nets::contains));
     }
 
     /**
@@ -116,20 +117,19 @@ final class Reach {
      * Where a contactor, a capacitor or a board stands at the same net, that is the place to touch.
      */
     boolean underACompressorsCover(String net) {
-        Set<String> ofIt = new LinkedHashSet<>();
-        for (Part part : model.parts()) {
-            if (model.devices(part).contains(Device.COMPRESSOR)) {
-                ofIt.addAll(part.elements());
-            }
-        }
-        circuit.elements().stream().filter(e -> model.dangers().device(e.id()).filter(Device.COMPRESSOR::equals).isPresent()).forEach(e -> ofIt.add(e.id()));
         List<Element> here = circuit.elements().stream().filter(e -> e.nets().contains(net)).toList();
-        return here.stream().anyMatch(e -> ofIt.contains(e.id())) && here.stream().allMatch(e -> ofIt.contains(e.id()) || isAPinOrInside(e));
+        return here.stream().anyMatch(e -> ofCompressors.contains(e.id())) && here.stream().allMatch(e -> ofCompressors.contains(e.id()) || isAPinOrInside(e));
+    }
+
+    private Set<String> ofCompressors() {
+        Set<String> ofThem = new LinkedHashSet<>();
+        model.parts().stream().filter(part -> model.devices(part).contains(Device.COMPRESSOR)).forEach(part -> ofThem.addAll(part.elements()));
+        circuit.elements().stream().filter(e -> model.dangers().device(e.id()).filter(Device.COMPRESSOR::equals).isPresent()).forEach(e -> ofThem.add(e.id()));
+        return ofThem;
     }
 
     private boolean isAPinOrInside(Element e) {
-        boolean pin = model.connectors().stream().anyMatch(c -> c.conductors().contains(e.id()));
         boolean switched = e instanceof Element.Conductor && model.machine().rules().containsKey(e.id()) && model.partWith(e.id()).isEmpty();
-        return pin || switched || e instanceof Element.Capacitor c && c.farads() <= 1e-7;
+        return model.isPin(e.id()) || switched || e instanceof Element.Capacitor c && c.stray();
     }
 }

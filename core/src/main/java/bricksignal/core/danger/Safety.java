@@ -108,11 +108,10 @@ public final class Safety {
     }
 
     private Optional<Message> mayNotBeTried(Part part) {
-        boolean declared = part.elements().stream().allMatch(e -> !(circuit.element(e) instanceof Element.Load) || model.dangers().device(e).isPresent());
         Optional<Message> kind = model.devices(part).stream().filter(device -> device.swap() == Device.Swap.NO).findFirst()
                 .map(device -> Message.of("withdrawn.swap", Message.of("device." + device)));
         boolean safety = part.elements().stream().anyMatch(model.dangers().guards()::containsKey);
-        return !declared ? Optional.of(Message.of("withdrawn.undeclared")) : kind.isPresent() ? kind
+        return !model.saysWhatItIs(part) ? Optional.of(Message.of("withdrawn.undeclared")) : kind.isPresent() ? kind
                 : safety ? Optional.of(Message.of("withdrawn.safety-swapped")) : Optional.empty();
     }
 

@@ -28,7 +28,6 @@ final class UnlistedFailures {
     private static final double WEAK_CAPACITOR = 0.3;
     private static final double WEAK_LOAD = 2;
     private static final double SHORT_OHMS = 0.5;
-    private static final double STRAY_FARADS = 1e-7;
     private static final double WEAK = 0.4;
     private static final double LEAST_AMPS = 0.05;
 
@@ -76,7 +75,7 @@ final class UnlistedFailures {
                 fails(e, Effect.Mode.OPEN, 0, named("failure.open", e.id()));
                 fails(e, Effect.Mode.SCALED, WEAK_LOAD, named("failure.weak-load", e.id()));
             }
-        } else if (e instanceof Element.Capacitor c && c.farads() > STRAY_FARADS) {
+        } else if (e instanceof Element.Capacitor c && !c.stray()) {
             fails(e, Effect.Mode.OPEN, 0, named("failure.open", e.id()));
             fails(e, Effect.Mode.SCALED, WEAK_CAPACITOR, named("failure.weak", e.id()));
         } else if (e instanceof Element.Transformer) {

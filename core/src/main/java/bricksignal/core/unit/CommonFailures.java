@@ -124,9 +124,8 @@ public final class CommonFailures {
     }
 
     private boolean isWire(Element.Conductor conductor) {
-        boolean pin = model.connectors().stream().anyMatch(c -> c.conductors().contains(conductor.id()));
         boolean ofABoard = model.parts().stream().anyMatch(p -> p.kind() == Part.Kind.BOARD && p.elements().contains(conductor.id()));
-        return !pin && !ofABoard;
+        return !model.isPin(conductor.id()) && !ofABoard;
     }
 
     private String partOf(UnitModel.Connector connector) {

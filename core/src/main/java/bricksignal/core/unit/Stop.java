@@ -1,7 +1,9 @@
 package bricksignal.core.unit;
 
 import bricksignal.core.words.Message;
+import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
 
 /**
  * A finding that ends the diagnosis until it is put right: what is left to do then, who may say that it is put right, and whether a lead
@@ -64,6 +66,11 @@ public enum Stop {
     /** How many things are to be done now, in order. */
     public int steps() {
         return steps;
+    }
+
+    /** They, in order. */
+    public List<Message> now() {
+        return IntStream.rangeClosed(1, steps).mapToObj(step -> says("now." + step)).toList();
     }
 
     public Left left() {

@@ -189,6 +189,16 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         return partWith(element).map(Part::label).orElse(element.replace('-', ' '));
     }
 
+    /** True for a conductor that is a pin of a connector. */
+    public boolean isPin(String element) {
+        return connectors.stream().anyMatch(connector -> connector.conductors().contains(element));
+    }
+
+    /** True for a part of which each load says what it is: what says nothing may not be fed, nor tried. */
+    public boolean saysWhatItIs(Part part) {
+        return part.elements().stream().allMatch(e -> !(machine.circuit().element(e) instanceof Element.Load) || dangers.device(e).isPresent());
+    }
+
     /** The part that consists of an element, beside others perhaps; empty where none is listed for it. */
     public Optional<Part> partWith(String element) {
         return parts.stream().filter(part -> part.elements().contains(element)).findFirst();

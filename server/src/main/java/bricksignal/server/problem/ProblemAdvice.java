@@ -95,8 +95,7 @@ class ProblemAdvice {
     ProblemDetail dangerous(Dangerous dangerous) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, words.sentence(Message.of("danger.complaint",
                 dangerous.stops().get(0).says("what"))) + ".");
-        problem.setProperty("caller", dangerous.stops().stream().flatMap(stop -> java.util.stream.IntStream.rangeClosed(1, stop.steps())
-                .mapToObj(step -> words.of(stop.says("now." + step)))).distinct().toList());
+        problem.setProperty("caller", dangerous.stops().stream().flatMap(stop -> stop.now().stream()).map(words::of).distinct().toList());
         problem.setProperty("call", dangerous.stops().stream().map(stop -> words.of(stop.says("call"))).distinct().toList());
         return problem;
     }

@@ -3,10 +3,8 @@ package bricksignal.server.record;
 import bricksignal.casework.page.NoticePage;
 import bricksignal.core.words.Message;
 import bricksignal.server.problem.Conflict;
-import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.words.Words;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -29,16 +27,8 @@ class Notices {
      */
     byte[] pdf(VisitService.Standing standing, Pdf.Paper paper) {
         NoticePage notice = NoticePage.of(standing.now()).orElseThrow(() -> new Conflict(words.sentence(Message.of("close.not-tagged")) + "."));
-        Visit visit = standing.visit();
-        Map<String, Object> values = new LinkedHashMap<>();
+        Map<String, Object> values = Reports.visit(standing.visit());
         values.put("title", words.of(notice.title()));
-        values.put("number", visit.number());
-        values.put("site", visit.unit().site().name());
-        values.put("address", visit.unit().site().address());
-        values.put("unit", visit.unit().label());
-        values.put("location", visit.unit().location());
-        values.put("day", visit.scheduledOn());
-        values.put("technician", visit.technician().name());
         values.put("stops", notice.reasons().stream().map(reason -> Map.of("what", words.of(reason.what()), "never", words.of(reason.never()), "until",
                 words.of(reason.until()), "call", words.of(reason.call()))).toList());
         values.put("lines", notice.facts().stream().map(fact -> Map.of("label", words.of(fact.label()), "text", fact.text())).toList());

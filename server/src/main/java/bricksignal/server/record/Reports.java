@@ -82,7 +82,8 @@ class Reports {
         }
     }
 
-    private static Map<String, Object> visit(Visit visit) {
+    /** What stands at the head of a document of a visit. */
+    static Map<String, Object> visit(Visit visit) {
         Map<String, Object> to = new LinkedHashMap<>();
         to.put("number", visit.number());
         to.put("site", visit.unit().site().name());
