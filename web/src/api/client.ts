@@ -69,6 +69,11 @@ export class Problem extends Error {
     super(message)
   }
 
+  /** Whatever failed, as a problem. */
+  static of(failure: unknown): Problem {
+    return failure instanceof Problem ? failure : new Problem(0, String(failure))
+  }
+
   /** True when the same thing may go through later, unchanged: no network, too many at once, or the server is in trouble. */
   get passing(): boolean {
     return this.status === 0 || this.status === 429 || this.status >= 500

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { defineComponent, h, ref } from 'vue'
 import { Problem, type Entry, type NewEntry } from './client'
 import { outboxStore, type Kept } from './outboxStore'
 import { useOutbox } from './useOutbox'
@@ -9,12 +9,17 @@ import { useOutbox } from './useOutbox'
 const reading: NewEntry = { kind: 'READING', test: 't', reading: '27' }
 let visit = 0
 
-function mounted(send: (entry: Entry) => Promise<void>, renew = async () => undefined as void, id = `v${++visit}`) {
+function mounted(
+  send: (entry: Entry, login?: string) => Promise<void>,
+  renew = async () => undefined as void,
+  id = `v${++visit}`,
+  who: () => string | undefined = () => undefined,
+) {
   let outbox: ReturnType<typeof useOutbox> | undefined
   const page = mount(
     defineComponent({
       setup() {
-        outbox = useOutbox(id, send, renew)
+        outbox = useOutbox(id, send, renew, undefined, who)
         return () => h('p')
       },
     }),
@@ -157,6 +162,29 @@ describe('outbox', () => {
     await settled()
     expect(outbox.refused.value[0]!.entry).toMatchObject({ kind: 'EVENT', channel: 'flame' })
     expect(localStorage.getItem('brick-outbox-old')).toBeNull()
+  })
+
+  it('signs what it sends with who made it, and sends nothing of theirs for somebody else', async () => {
+    const signed: (string | undefined)[] = []
+    const now = ref<string | undefined>('ines')
+    const { outbox } = mounted(
+      async (_, login) => {
+        signed.push(login)
+        throw new Problem(503, 'later')
+      },
+      undefined,
+      undefined,
+      () => now.value,
+    )
+    await outbox.add(reading)
+    now.value = undefined
+    await outbox.flush()
+    expect(signed.length).toBeGreaterThan(1)
+    expect(new Set(signed), 'also while nobody is known to be logged in').toEqual(new Set(['ines']))
+    const before = signed.length
+    now.value = 'tobin'
+    await outbox.flush()
+    expect(signed).toHaveLength(before)
   })
 
   it('sends one at a time whoever asks', async () => {

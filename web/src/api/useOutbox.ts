@@ -39,7 +39,7 @@ function about(entry: NewEntry): string {
  */
 export function useOutbox(
   visit: string,
-  send: (entry: Entry) => Promise<void>,
+  send: (entry: Entry, login?: string) => Promise<void>,
   renew: () => Promise<void>,
   store: OutboxStore = outboxStore(),
   who: () => string | undefined = () => undefined,
@@ -70,16 +70,13 @@ export function useOutbox(
 
   async function attempt(kept: Kept): Promise<Problem | null> {
     try {
-      await send(kept.entry)
+      await send(kept.entry, kept.login)
       return null
     } catch (failure) {
-      const told = failure instanceof Problem ? failure : new Problem(0, String(failure))
+      const told = Problem.of(failure)
       if (told.status !== 403) return told
       await renew().catch(() => undefined)
-      return send(kept.entry).then(
-        () => null,
-        (again: unknown) => (again instanceof Problem ? again : new Problem(0, String(again))),
-      )
+      return send(kept.entry, kept.login).then(() => null, Problem.of)
     }
   }
 

@@ -12,6 +12,7 @@ import {
   type When,
 } from './client'
 import { useMe } from './useMe'
+import { postEntry } from './postEntry'
 import { useOutbox } from './useOutbox'
 import { told } from './useTrouble'
 
@@ -53,12 +54,7 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
   const who = () => me.data.value?.login
   const outbox = useOutbox(
     visitId,
-    async (entry: Entry) =>
-      taken(
-        await answer<LogAnswer>(
-          api.POST('/api/visits/{id}/log', { params: { ...path, header: { 'X-Made-By': who() } }, body: entry }),
-        ),
-      ),
+    async (entry: Entry, login?: string) => taken(await postEntry(visitId, entry, login)),
     async () => void (await api.GET('/api/me')),
     undefined,
     who,

@@ -1,8 +1,9 @@
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
-import { answer, api, Problem } from './client'
+import { Problem } from './client'
 import { oneTabAtATime } from './oneTab'
 import { outboxStore, type Kept, type OutboxStore } from './outboxStore'
+import { postEntry } from './postEntry'
 import { useMe } from './useMe'
 
 const EVERY_MS = 4000
@@ -24,16 +25,11 @@ export function useWaiting(store: OutboxStore = outboxStore()) {
 
   async function send(kept: Kept): Promise<boolean> {
     try {
-      await answer(
-        api.POST('/api/visits/{id}/log', {
-          params: { path: { id: kept.visit }, header: { 'X-Made-By': kept.login } },
-          body: kept.entry,
-        }),
-      )
+      await postEntry(kept.visit, kept.entry, kept.login)
       await store.remove(kept.id)
       return true
     } catch (failure) {
-      const told = failure instanceof Problem ? failure : new Problem(0, String(failure))
+      const told = Problem.of(failure)
       if (told.passing || told.status === 401 || told.status === 403) return false
       await store.put({ ...kept, refused: { message: told.message, field: told.field, status: told.status } })
       return true
