@@ -45,6 +45,7 @@ public final class Screenshots {
                 take(laptop, "[data-test=air-chart]", "economizer");
                 laptop.go("/visits/" + ferry + "/before");
                 take(laptop, "[data-test=tap]", "before");
+                noGas(ines, ferry);
                 ines.add(ferry, entry("PATTERN", "pattern", "4 flashes"));
                 ines.add(ferry, entry("ANSWER", "test", "hear-inducer-found", "yes", true));
                 laptop.go("/visits/" + ferry + "/work");
@@ -120,6 +121,7 @@ public final class Screenshots {
     /** A minute after the call: the blower should have come. */
     private static void sequence(Browser phone, Client ines) throws IOException, InterruptedException {
         String visit = ines.job("f1-furnace", "Blows cold, then nothing.");
+        noGas(ines, visit);
         ines.add(visit, entry("PATTERN", "pattern", "heartbeat"));
         phone.go("/visits/" + visit + "/work");
         phone.press("[data-test=watch]");
@@ -131,6 +133,11 @@ public final class Screenshots {
         }
         phone.clockAt(75);
         take(phone, "[data-test=watched]", "sequence-phone");
+    }
+
+    /** The first question at every unit that burns gas. */
+    private static void noGas(Client ines, String visit) {
+        ines.add(visit, entry("ANSWER", "test", "danger.gas-smell", "yes", false));
     }
 
     private static void board(Client ines) {
