@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.openqa.selenium.By;
+import org.openqa.selenium.ElementClickInterceptedException;
 import org.openqa.selenium.StaleElementReferenceException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
@@ -86,11 +87,16 @@ final class Browser implements AutoCloseable {
         return new WebDriverWait(driver, Duration.ofSeconds(15)).until(ExpectedConditions.visibilityOfElementLocated(by));
     }
 
+    /** Brought to the middle of the screen and pressed; once more where the page grew between the two, as a hand would. */
     void press(String css) {
-        new WebDriverWait(driver, Duration.ofSeconds(15))
-                .until(ExpectedConditions.elementToBeClickable(By.cssSelector(css)));
-        driver.executeScript("arguments[0].scrollIntoView({block:'center',inline:'nearest',behavior:'instant'})", see(css));
-        see(css).click();
+        WebDriverWait wait = new WebDriverWait(driver, Duration.ofSeconds(15));
+        wait.until(ExpectedConditions.elementToBeClickable(By.cssSelector(css)));
+        wait.ignoreAll(List.of(StaleElementReferenceException.class, ElementClickInterceptedException.class)).until(d -> {
+            WebElement found = see(css);
+            driver.executeScript("arguments[0].scrollIntoView({block:'center',inline:'nearest',behavior:'instant'})", found);
+            found.click();
+            return true;
+        });
         pressed++;
     }
 
