@@ -10,5 +10,10 @@ export function useMe() {
     retry: false,
     staleTime: 60_000,
   })
-  return { me, lead: computed(() => me.data.value?.role === 'LEAD') }
+  return {
+    me,
+    lead: computed(() => me.data.value?.role === 'LEAD'),
+    /** Where the company's day begins and ends. */
+    zone: computed(() => me.data.value?.timeZone),
+  }
 }

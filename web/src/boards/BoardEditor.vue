@@ -49,6 +49,7 @@ const family = useQuery({
 const check = ref<BoardCheck | null>(null)
 const problem = ref('')
 const saved = ref('')
+const locked = computed(() => !fresh.value && kept.data.value?.mayChange === false)
 const touched = computed(() => typed.value.name !== '' && typed.value.title !== '')
 
 /** Every place the family has gets a field, whether something was typed there or not. */
@@ -187,8 +188,11 @@ async function save() {
         <summary>As YAML</summary>
         <pre class="yaml num">{{ check.yaml }}</pre>
       </details>
+      <p v-if="locked" class="caution" data-test="locked">
+        Typed in by {{ kept.data.value?.row.by }}. You can look at it and export it; ask them or the lead for a change.
+      </p>
       <div class="foot">
-        <button type="submit" class="key next" :disabled="!touched" data-test="save-board">
+        <button type="submit" class="key next" :disabled="!touched || locked" data-test="save-board">
           {{ route.query.unit ? 'Keep it and use it for this unit' : fresh ? 'Keep it' : 'Keep as a new version' }}
         </button>
         <a v-if="!fresh" class="key" :href="`/api/overlays/${name}/yaml?version=${version}`" :download="`${name}.yaml`"

@@ -43,7 +43,10 @@ async function bring(event: Event) {
           ><strong>{{ b.title }}</strong> <span class="soft">{{ b.name }}</span></RouterLink
         >
         <span class="soft">{{ families.data.value?.find((f) => f.id === b.family)?.title ?? b.family }}</span>
-        <span class="num">version {{ b.version }}</span>
+        <span class="soft"
+          ><span class="num">version {{ b.version }}</span
+          >, {{ b.by }}</span
+        >
         <a class="key quiet" :href="`/api/overlays/${b.name}/yaml`" :download="`${b.name}.yaml`">export YAML</a>
       </li>
     </ul>

@@ -2,17 +2,22 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api, type Job } from '../api/client'
+import { useMe } from '../api/useMe'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { dayLabel, shiftDay, today } from './day'
 import JobList from './JobList.vue'
 
-const day = ref(today())
+const { me, zone } = useMe()
+const chosen = ref('')
+const day = computed({ get: () => chosen.value || today(new Date(), zone.value), set: (of) => (chosen.value = of) })
 const jobs = useQuery({
   queryKey: computed(() => ['jobs', day.value]),
+  enabled: computed(() => !me.isPending.value),
   queryFn: () => answer<Job[]>(api.GET('/api/jobs', { params: { query: { day: day.value } } })),
   meta: told,
 })
+const elsewhere = computed(() => zone.value && zone.value !== Intl.DateTimeFormat().resolvedOptions().timeZone)
 </script>
 
 <template>
@@ -20,7 +25,7 @@ const jobs = useQuery({
   <main class="page">
     <div class="head">
       <button class="key" type="button" aria-label="Day before" @click="day = shiftDay(day, -1)">‹</button>
-      <h1 class="h4 m-0 day">{{ dayLabel(day) }}</h1>
+      <h1 class="h4 m-0 day">{{ dayLabel(day, new Date(), zone) }}</h1>
       <button class="key" type="button" aria-label="Day after" @click="day = shiftDay(day, 1)">›</button>
       <RouterLink class="key quiet ms-auto" to="/jobs/record">Record</RouterLink>
       <RouterLink class="key quiet" to="/tools">Tools</RouterLink>
@@ -28,6 +33,7 @@ const jobs = useQuery({
       <RouterLink class="key quiet" to="/policy">How we work</RouterLink>
       <RouterLink class="key" to="/jobs/new">New job</RouterLink>
     </div>
+    <p v-if="elsewhere" class="soft mb-0" data-test="zone">Days are those of {{ zone }}.</p>
     <hr class="rule" />
     <p v-if="jobs.isPending.value" class="soft mt-3">Fetching the jobs.</p>
     <div v-else-if="jobs.error.value" class="mt-3" role="alert">

@@ -29,7 +29,7 @@ const found = useQuery({
 const { lead } = useMe()
 
 const { attempt, busy, problem } = useAttempt()
-const taken = ref<{ id: string; entries: number }>()
+const taken = ref<{ id: string; entries: number; closed: boolean; left: string[] }>()
 async function takeIn(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -74,17 +74,26 @@ async function takeIn(event: Event) {
     <section v-if="lead" class="take" aria-labelledby="take-title">
       <h2 id="take-title" class="h5">A visit from elsewhere</h2>
       <p class="soft">
-        A file written by “Visit (JSON)” of a report. It is taken in whole or not at all; its unit must be here.
+        A file written by “Visit (JSON)” of a report. Its unit must be here. Each entry is checked as if it came new,
+        and what is not taken over is said.
       </p>
       <label class="key" :class="{ busy }">
         Choose the file
         <input class="visually-hidden" type="file" accept="application/json,.json" :disabled="busy" @change="takeIn" />
       </label>
       <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
-      <p v-if="taken" class="mt-2" role="status">
-        Taken in with {{ taken.entries }} entries.
-        <RouterLink :to="`/visits/${taken.id}`">Open the visit</RouterLink>
-      </p>
+      <div v-if="taken" class="mt-2" role="status">
+        <p>
+          Taken in with {{ taken.entries }} entries, {{ taken.closed ? 'closed' : 'open' }}.
+          <RouterLink :to="`/visits/${taken.id}`">Open the visit</RouterLink>
+        </p>
+        <template v-if="taken.left.length">
+          <p class="mb-1"><strong>Not taken over:</strong></p>
+          <ul data-test="left">
+            <li v-for="line in taken.left" :key="line">{{ line }}</li>
+          </ul>
+        </template>
+      </div>
     </section>
   </main>
 </template>

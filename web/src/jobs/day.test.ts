@@ -3,6 +3,12 @@ import { dayLabel, shiftDay, today } from './day'
 
 describe('day', () => {
   it('is the local day', () => expect(today(new Date(2026, 10, 4, 23, 59))).toBe('2026-11-04'))
+  it('is that of the company where its zone is known', () => {
+    const now = new Date('2026-12-01T09:59:00Z')
+    expect(today(now, 'America/Adak')).toBe('2026-11-30')
+    expect(today(now, 'Pacific/Kiritimati')).toBe('2026-12-01')
+    expect(dayLabel('2026-11-30', now, 'America/Adak')).toBe('Today, Mon 30 Nov')
+  })
   it('goes over the end of a month and a year', () => {
     expect(shiftDay('2026-11-30', 1)).toBe('2026-12-01')
     expect(shiftDay('2027-01-01', -1)).toBe('2026-12-31')

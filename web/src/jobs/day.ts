@@ -1,6 +1,8 @@
-/** A day as the server writes it, yyyy-mm-dd, in the technician's own time. */
-export function today(now = new Date()): string {
-  return iso(now)
+/** The day of today as the server writes it, yyyy-mm-dd, in the company's time zone; in the technician's own where none is known. */
+export function today(now = new Date(), timeZone?: string): string {
+  const parts = new Intl.DateTimeFormat('en-US', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })
+  const of = Object.fromEntries(parts.formatToParts(now).map((part) => [part.type, part.value]))
+  return `${of.year}-${of.month}-${of.day}`
 }
 
 export function shiftDay(day: string, by: number): string {
@@ -9,10 +11,10 @@ export function shiftDay(day: string, by: number): string {
   return iso(date)
 }
 
-export function dayLabel(day: string, now = new Date()): string {
+export function dayLabel(day: string, now = new Date(), timeZone?: string): string {
   const date = new Date(`${day}T12:00:00`)
   const text = date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
-  return day === iso(now) ? `Today, ${text}` : text
+  return day === today(now, timeZone) ? `Today, ${text}` : text
 }
 
 function iso(date: Date): string {

@@ -80,9 +80,17 @@ describe('a visit from elsewhere', () => {
   })
 
   it('is taken in, and can be opened', async () => {
-    const page = await brought('{"schema": 1}', () => json({ id: 'v9', entries: 12 }))
-    expect(page.get('[role=status]').text()).toContain('Taken in with 12 entries.')
+    const page = await brought('{"schema": 1}', () => json({ id: 'v9', entries: 12, closed: true, left: [] }))
+    expect(page.get('[role=status]').text()).toContain('Taken in with 12 entries, closed.')
+    expect(page.find('[data-test=left]').exists()).toBe(false)
     expect(page.get('[role=status]').getComponent(RouterLinkStub).props('to')).toBe('/visits/v9')
+  })
+
+  it('says what was not taken over', async () => {
+    const left = ['Entry e3 (REPAIRED): A board is changed when it is proven.', 'The end: left open.']
+    const page = await brought('{}', () => json({ id: 'v9', entries: 12, closed: false, left }))
+    expect(page.get('[role=status]').text()).toContain('12 entries, open.')
+    expect(page.findAll('[data-test=left] li').map((line) => line.text())).toEqual(left)
   })
 
   it('is refused with what the server says, or with the file where it is none', async () => {
@@ -95,6 +103,15 @@ describe('a visit from elsewhere', () => {
 })
 
 describe('the jobs of a day', () => {
+  it('are those of the day where the company works, and say so', async () => {
+    vi.setSystemTime(new Date('2026-12-01T09:59:00Z'))
+    const came = serve({ '/api/me': { role: 'TECHNICIAN', timeZone: 'America/Adak' }, '/api/jobs': [] })
+    const page = shown(JobsView)
+    await rested()
+    expect(page.get('[data-test=zone]').text()).toContain('America/Adak')
+    expect(new URL(came.at(-1)!.url).searchParams.get('day')).toBe('2026-11-30')
+  })
+
   it('are asked for day by day, with the state of each in words', async () => {
     vi.setSystemTime(new Date(2026, 2, 4, 12))
     const came = serve({ '/api/jobs': [job, { ...job, id: 'v8', number: 8, state: 'PLANNED' }] })
@@ -104,7 +121,8 @@ describe('the jobs of a day', () => {
     expect(page.text()).not.toContain('igniter open')
     await page.get('[aria-label="Day after"]').trigger('click')
     await rested()
-    expect(came.map((request) => new URL(request.url).searchParams.get('day'))).toEqual(['2026-03-04', '2026-03-05'])
+    const asked = came.filter((request) => new URL(request.url).pathname === '/api/jobs')
+    expect(asked.map((request) => new URL(request.url).searchParams.get('day'))).toEqual(['2026-03-04', '2026-03-05'])
   })
 
   it('that cannot be fetched are asked for again', async () => {

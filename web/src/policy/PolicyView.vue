@@ -33,6 +33,13 @@ const schools: Record<Policy['school'], string> = {
   STRICT: 'strict: supply and every input measured at the board, every plug wiggled, every rival told away',
 }
 
+const changers: Record<NonNullable<Policy['changers']>, string> = {
+  EVERYBODY: 'everybody',
+  AT_WORK: 'whoever made it; for a unit, whoever has an open visit there too',
+  LEAD: 'the lead alone',
+}
+const zones = Intl.supportedValuesOf('timeZone')
+
 function toggle(kind: Kind) {
   const p = policy.value!
   p.notAllowed = p.notAllowed.includes(kind) ? p.notAllowed.filter((k) => k !== kind) : [...p.notAllowed, kind]
@@ -107,6 +114,21 @@ async function save() {
         </label>
         <p class="soft">Either way the verdict says what nobody showed.</p>
       </fieldset>
+      <fieldset>
+        <legend class="h5">Who changes a unit, its board, or what was typed in of a board</legend>
+        <label v-for="(text, key) in changers" :key="key" class="choice">
+          <input v-model="policy.changers" type="radio" name="changers" :value="key" :disabled="!lead" />
+          {{ text }}
+        </label>
+        <p class="soft">The lead always may. Each change is kept with name and time.</p>
+      </fieldset>
+      <label for="zone">Where the day begins and ends</label>
+      <select id="zone" v-model="policy.timeZone" class="form-select field" :disabled="!lead">
+        <option v-if="policy.timeZone && !zones.includes(policy.timeZone)" :value="policy.timeZone">
+          {{ policy.timeZone }}
+        </option>
+        <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
+      </select>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <p v-if="saved" role="status">Kept. It counts from the next look at a visit.</p>
       <button v-if="lead" type="submit" class="key next">Keep it</button>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { answer, api, type Report, type Verdict } from '../api/client'
+import { answer, api, type Report, type Verdict, type Visit } from '../api/client'
+import { useMe } from '../api/useMe'
 import { useVisit } from '../api/useVisit'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
@@ -20,6 +21,17 @@ const words: Record<Verdict['status'], string> = {
   NOT_YET: 'Not proven',
   UNEXPLAINED: 'not explained by the model',
 }
+const happened: Record<Visit['events'][number]['kind'], string> = {
+  CLOSED: 'Closed',
+  REOPENED: 'Opened again',
+  PACK_CHANGED: 'Went over to another pack',
+  CHANGED_AFTER: 'Changed after closing',
+  SHOP_TEST: 'Board tested in the shop',
+  BROUGHT: 'Taken in',
+}
+const { zone } = useMe()
+const moment = (at: string) =>
+  new Date(at).toLocaleString('en-GB', { timeZone: zone.value, dateStyle: 'medium', timeStyle: 'short' })
 const states = { GOOD: 'good', BAD: 'not good', MISSING: 'missing' }
 const { data: report, error: unfound } = useQuery({
   queryKey: ['visit', props.id, 'report', computed(() => page.value?.entries)],
@@ -39,6 +51,9 @@ const { data: report, error: unfound } = useQuery({
         {{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}
       </p>
       <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
+      <p v-if="visit.job.brought" data-test="brought">
+        Taken in from a file of another place. What was found is reasoned here, from its entries.
+      </p>
     </header>
     <hr class="rule" />
     <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
@@ -88,6 +103,18 @@ const { data: report, error: unfound } = useQuery({
       <p v-if="report.untested.length">
         <strong>Never got power and was not tested:</strong> {{ report.untested.join(', ') }}
       </p>
+      <template v-if="visit.events.length">
+        <h2 class="h5">Closed, opened, changed</h2>
+        <ul class="events" data-test="events">
+          <li v-for="event in visit.events" :key="`${event.kind}${event.at}`">
+            <span class="num soft">{{ moment(event.at) }}</span>
+            <span
+              ><strong>{{ happened[event.kind] }}</strong
+              ><template v-if="event.ofFile"> (as the file says)</template>. {{ event.note }}</span
+            >
+          </li>
+        </ul>
+      </template>
       <p class="caution">{{ report.defer }}</p>
     </template>
   </main>
@@ -99,6 +126,17 @@ const { data: report, error: unfound } = useQuery({
 <style scoped lang="scss">
 h2 {
   margin-top: 1.25rem;
+}
+.events {
+  list-style: none;
+  padding: 0;
+}
+.events li {
+  display: grid;
+  grid-template-columns: 9rem minmax(0, 1fr);
+  gap: 0.1rem 1rem;
+  padding: 0.3rem 0;
+  border-bottom: 1px solid var(--line-soft);
 }
 .proving {
   list-style: none;

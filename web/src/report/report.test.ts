@@ -8,6 +8,7 @@ const visit = {
   closedAt: null,
   outcome: null,
   decided: null,
+  events: [],
   unit: {},
   job: { id: 'v', number: 7, site: 'Dairy', unit: 'Furnace', address: 'Slip 2', complaint: 'no heat' },
   page: { entries: 2, log: [] },
@@ -62,6 +63,24 @@ describe('the report', () => {
     expect(found).toContain('Died of it: F1')
     expect(made.text()).toContain('Nothing was measured.')
     expect(made.get('.caution').text()).toBe('The maker comes first.')
+  })
+
+  it('says what became of it since, and what only a file says', async () => {
+    const event = (kind: string, more = {}) => ({
+      kind,
+      at: '2026-11-20T10:00:00Z',
+      note: `note of ${kind}`,
+      ofFile: false,
+      ...more,
+    })
+    const made = await page({
+      job: { ...visit.job, brought: true },
+      events: [event('SHOP_TEST', { ofFile: true }), event('CHANGED_AFTER')],
+    })
+    expect(made.get('[data-test=brought]').text()).toContain('Taken in from a file')
+    const [tested, changed] = made.findAll('[data-test=events] li').map((one) => one.text())
+    expect(tested).toContain('Board tested in the shop (as the file says). note of SHOP_TEST')
+    expect(changed).toContain('Changed after closing. note of CHANGED_AFTER')
   })
 
   it('leaves out what there was nothing of', async () => {

@@ -65,6 +65,14 @@ const day = (at?: string | null) =>
         </p>
       </li>
     </ol>
+    <template v-if="history?.changes.length">
+      <h2 class="h5 mt-4">Changed of the unit</h2>
+      <ul class="past" data-test="changes-of-unit">
+        <li v-for="c in history.changes" :key="c.at">
+          <strong>{{ day(c.at) }}</strong>, {{ c.by }}: {{ c.what }}
+        </li>
+      </ul>
+    </template>
     <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before"
       >Go on: before the power is touched</RouterLink
     >

@@ -258,6 +258,7 @@ describe('a unit that was visited before', () => {
           past: { changed: ['igniter'], left: ['Off delay: 90'], stillIn: ['clip lead'], borrowed: [] },
         },
       ],
+      changes: [{ what: 'board: grey-board to green-board', by: 'Tobin', at: '2026-11-21T10:00:00Z' }],
     }
     const page = shown(UnitView, {
       id: 'v',
@@ -270,11 +271,12 @@ describe('a unit that was visited before', () => {
     expect(page.text()).toContain('Left running')
     expect(page.text()).toContain('no reset')
     expect(page.text()).toContain('Twin, loft')
+    expect(page.get('[data-test=changes-of-unit]').text()).toMatch(/Tobin: board: grey-board to green-board/)
     expect(page.find('[data-test=since]').exists()).toBe(false)
   })
 
   it('tells a reset since the last visit in the place of what the visit begins with', async () => {
-    fetched.answer = { says: '', lentOut: [], last: { entry: 'e0', days: 4, part: 'igniter' }, visits: [] }
+    fetched.answer = { says: '', lentOut: [], last: { entry: 'e0', days: 4, part: 'igniter' }, visits: [], changes: [] }
     const add = vi.fn()
     const handle = { id: 'v', visit: ref({ job: { unit: 'Furnace', location: 'closet' }, twins: [] }), add }
     const log = [{ id: 'e7', kind: 'VISITED', counts: true, found: '4 days ago' }]

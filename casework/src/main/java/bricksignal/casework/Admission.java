@@ -41,6 +41,9 @@ public final class Admission {
         if (before.lines().size() >= MOST_ENTRIES) {
             throw new Refused("kind", Message.of("entry.full", new Message.Number(MOST_ENTRIES)));
         }
+        if (sent.entry() instanceof Entry.Experience) {
+            throw new Refused("kind", Message.of("entry.own-records"));
+        }
         Line about = about(before, sent);
         Filed kept = sent.with(signed(kept(sent.entry(), about), signer));
         new EntryReader(before.unit().pack(), before.stamps()).read(kept.entry(), before.run());

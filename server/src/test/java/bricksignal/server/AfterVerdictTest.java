@@ -179,6 +179,22 @@ class AfterVerdictTest {
     }
 
     @Test
+    void photographThatIsSwitchedAfterClosingLeavesAnEvent() {
+        String visit = ines.deadIgniter("no heat");
+        String photo = photo(visit, picture("jpg", 400, 300)).json().get("id").asString();
+        String onReport = "/api/visits/" + visit + "/photos/" + photo + "/on-report?wanted=";
+        ines.post(onReport + "false", Map.of());
+        assertThat(ines.opened(visit).get("events")).as("while it is open it may be chosen").isEmpty();
+        ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "left"));
+        assertThat(ines.post(onReport + "true", Map.of()).status()).isEqualTo(200);
+        assertThat(ines.post(onReport + "true", Map.of()).status()).isEqualTo(200);
+        tools.jackson.databind.JsonNode events = ines.opened(visit).get("events");
+        assertThat(events).hasSize(2);
+        assertThat(events.get(1).get("kind").asString()).isEqualTo("CHANGED_AFTER");
+        assertThat(events.get(1).get("note").asString()).contains("As found");
+    }
+
+    @Test
     void whatIsNoPhotographIsRefusedWithItsReason() {
         String visit = ines.deadIgniter("no heat");
         assertThat(photo(visit, "%PDF-1.7 and so on".getBytes(StandardCharsets.UTF_8)).detail()).contains("no photograph");

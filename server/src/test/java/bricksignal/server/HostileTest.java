@@ -75,6 +75,34 @@ class HostileTest {
         assertThat(reply.type()).startsWith("application/problem+json");
     }
 
+    /** A type of many types names none; it was a 500. */
+    @ParameterizedTest
+    @CsvSource({"application/*", "*/*"})
+    void bodyOfNoOneTypeIsRefused(String type) {
+        Client.Reply reply = ines.put("/api/visits/" + ines.job("type") + "/photos/" + UUID.randomUUID() + "?label=x", type, new byte[] {1});
+        assertThat(reply.status()).as(reply.body()).isEqualTo(415);
+        assertThat(reply.detail()).contains("'" + type + "'").contains("application/json");
+    }
+
+    @Test
+    void calculatorWithoutItsChoicesSaysWhich() {
+        List<String> asked = new ArrayList<>();
+        for (var calculator : ines.get("/api/tools/calculators").json()) {
+            Client.Reply reply = ines.post("/api/tools/calculators/" + calculator.get("id").asString(), Map.of("numbers", Map.of(), "choices", Map.of()));
+            assertThat(reply.status()).as(calculator + " " + reply.body()).isEqualTo(422);
+            asked.add(reply.json().get("field").asString());
+        }
+        assertThat(asked).isNotEmpty().noneMatch(String::isEmpty);
+    }
+
+    /** A character that cannot be kept is not somebody else who saved the same thing. */
+    @Test
+    void characterOfNumberNothingIsToldAsWhatItIs() {
+        Client.Reply reply = ines.post("/api/units", "{\"siteName\":\"S\",\"label\":\"a\\u0000b\",\"location\":\"x\",\"pack\":\"f1-furnace\"}");
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.detail()).contains("'label'").contains("character that nobody can see");
+    }
+
     @Test
     void policyWithoutItsListIsRefused() {
         assertThat(server.logIn("odile").post("/api/policy", "{\"labourPerMinute\":1,\"tripCost\":1,\"mistakeCost\":1}").status())
@@ -82,7 +110,7 @@ class HostileTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"-9999-01-01", "99999-12-31", "1999-12-31", "2200-01-02", "yesterday"})
+    @CsvSource({"-9999-01-01", "99999-12-31", "9999-99-99", "2026-02-30", "1999-12-31", "2200-01-02", "yesterday"})
     void dayThatNoCalendarHoldsIsRefused(String day) {
         assertThat(ines.get("/api/jobs?day=" + day).status()).isBetween(400, 422);
     }

@@ -1,6 +1,7 @@
 package bricksignal.server.account;
 
 import bricksignal.core.unit.Stop;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
 import jakarta.validation.Valid;
@@ -8,7 +9,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -32,8 +32,10 @@ class PeopleController {
 
     private final Accounts accounts;
     private final Qualifications qualifications;
+    private final CompanyDay day;
 
-    PeopleController(Accounts accounts, Qualifications qualifications) {
+    PeopleController(Accounts accounts, Qualifications qualifications, CompanyDay day) {
+        this.day = day;
         this.accounts = accounts;
         this.qualifications = qualifications;
     }
@@ -41,8 +43,8 @@ class PeopleController {
     /** A qualification; current on the day it is asked. */
     record QualificationView(UUID id, Stop.Licence licence, String number, String region, LocalDate until, boolean current) {
 
-        static QualificationView of(Qualification q) {
-            return new QualificationView(q.id(), q.licence(), q.number(), q.region(), q.until(), q.current(LocalDate.now(ZoneId.systemDefault())));
+        static QualificationView of(Qualification q, LocalDate today) {
+            return new QualificationView(q.id(), q.licence(), q.number(), q.region(), q.until(), q.current(today));
         }
     }
 
@@ -88,6 +90,6 @@ class PeopleController {
 
     private PersonView view(Account account) {
         return new PersonView(account.login(), account.name(), account.role(), qualifications.findByAccountIdOrderByUntil(account.id()).stream()
-                .map(QualificationView::of).toList());
+                .map(q -> QualificationView.of(q, day.today())).toList());
     }
 }

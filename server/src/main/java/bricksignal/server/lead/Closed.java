@@ -1,6 +1,7 @@
 package bricksignal.server.lead;
 
 import bricksignal.server.learning.CallBack;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.policy.PolicyService;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
@@ -49,9 +50,11 @@ class Closed {
 
     private final EntityManager entities;
     private final PolicyService policy;
+    private final CompanyDay day;
     private final JsonMapper json;
 
-    Closed(EntityManager entities, PolicyService policy, JsonMapper json) {
+    Closed(EntityManager entities, PolicyService policy, JsonMapper json, CompanyDay day) {
+        this.day = day;
         this.entities = entities;
         this.policy = policy;
         this.json = json;
@@ -164,7 +167,7 @@ class Closed {
 
     @SuppressWarnings("unchecked")
     private List<Tuple> asked(String select, LocalDate from, LocalDate to) {
-        ZoneId zone = ZoneId.systemDefault();
+        ZoneId zone = day.zone();
         return entities.createNativeQuery(VISITS + select, Tuple.class).setParameter("from", from.atStartOfDay(zone).toInstant())
                 .setParameter("to", to.plusDays(1).atStartOfDay(zone).toInstant())
                 .setParameter("labour", policy.current().labourPerMinute()).getResultList();

@@ -7,13 +7,13 @@ import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.learning.OwnAgeing;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.Workbench;
 import bricksignal.server.record.CsvText;
 import bricksignal.server.record.Download;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,8 +35,10 @@ class StockController {
     private final Accounts accounts;
     private final Closed closed;
     private final Workbench workbench;
+    private final CompanyDay day;
 
-    StockController(Packs packs, SiteService sites, PolicyService policy, OwnAgeing ageing, Accounts accounts, Closed closed, Workbench workbench) {
+    StockController(Packs packs, SiteService sites, PolicyService policy, OwnAgeing ageing, Accounts accounts, Closed closed, Workbench workbench, CompanyDay day) {
+        this.day = day;
         this.packs = packs;
         this.sites = sites;
         this.policy = policy;
@@ -56,7 +58,7 @@ class StockController {
         List<String> vans = accounts.findByRoleOrderByName(Account.Role.TECHNICIAN).stream().map(Account::name).toList();
         double weeks = closed.weeks();
         List<StockPage.Fleet> fleets = packs.models().stream().map(model -> fleet(model, units.getOrDefault(model.id(), List.of()),
-                used.getOrDefault(model.id(), Map.of()), weeks, visits.getOrDefault(model.id(), Map.of()), rates)).toList();
+                used.getOrDefault(model.id(), Map.of()), weeks, visits.getOrDefault(model.id(), Map.of()), rates, day.today().getYear())).toList();
         return workbench.at(() -> StockPage.of(fleets, vans, rates, policy.current()));
     }
 
@@ -76,8 +78,7 @@ class StockController {
 
     /** A unit whose year nobody knows counts as half its life old. */
     private static StockPage.Fleet fleet(UnitModel model, List<SiteUnit> units, Map<String, Integer> used, double weeks,
-            Map<String, Integer> visits, Rates rates) {
-        int now = LocalDate.now(java.time.ZoneId.systemDefault()).getYear();
+            Map<String, Integer> visits, Rates rates, int now) {
         double age = units.stream().map(SiteUnit::installedYear).mapToDouble(year -> year == null ? rates.unitYears() / 2 : Math.max(0, now - year)).average()
                 .orElse(0);
         return new StockPage.Fleet(model, units.size(), age, used, weeks, visits);

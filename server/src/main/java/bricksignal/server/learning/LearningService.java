@@ -6,7 +6,6 @@ import bricksignal.core.unit.UnitModel;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.problem.NotHere;
 import java.time.Clock;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +28,7 @@ public class LearningService {
     private final Confirmed confirmed;
     private final SessionAccounts accounts;
     private final JsonMapper json;
-    private final Clock clock = Clock.system(ZoneId.systemDefault());
+    private final Clock clock = Clock.systemUTC();
 
     LearningService(LearnedVersions versions, Confirmed confirmed, SessionAccounts accounts, JsonMapper json) {
         this.versions = versions;

@@ -59,6 +59,11 @@ public class Evidence {
         return visitId;
     }
 
+    /** Who made it, by account. */
+    public UUID accountId() {
+        return accountId;
+    }
+
     public String kind() {
         return kind;
     }

@@ -1,5 +1,6 @@
 package bricksignal.server.log;
 
+import bricksignal.server.problem.Conflict;
 import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Optional;
@@ -39,6 +40,21 @@ public class EvidenceLog {
     public Optional<UUID> visitOf(UUID entry) {
         return entities.createQuery("select e.visitId from Evidence e where e.id = :id", UUID.class).setParameter("id", entry)
                 .getResultStream().findFirst();
+    }
+
+    /**
+     * Adds the entries of a visit that nobody else knows yet, in this order.
+     *
+     * @throws Conflict if one of them is in a log already
+     */
+    public void addAll(List<Evidence> all) {
+        List<UUID> ids = all.stream().map(Evidence::id).toList();
+        entities.createQuery("select e.id from Evidence e where e.id in :ids", UUID.class).setParameter("ids", ids).setMaxResults(1).getResultStream().findFirst()
+                .ifPresent(known -> {
+                    throw new Conflict("Entry " + known + " is in the log of another visit already. Nothing was taken in.");
+                });
+        all.forEach(entities::persist);
+        entities.flush();
     }
 
     /**

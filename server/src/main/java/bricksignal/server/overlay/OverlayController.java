@@ -25,16 +25,16 @@ class OverlayController {
         this.service = service;
     }
 
-    /** A board in a list. */
-    record OverlayRow(String name, String family, String title, int version, Instant madeAt) {
-
-        static OverlayRow of(OverlayVersion v) {
-            return new OverlayRow(v.overlay().name(), v.overlay().family(), v.title(), v.version(), v.madeAt());
-        }
+    /** A board in a list; by is who made this version. */
+    record OverlayRow(String name, String family, String title, int version, Instant madeAt, String by) {
     }
 
-    /** A board with its text. */
-    record OverlayView(OverlayRow row, String yaml, OverlayDraft draft, List<PackProblem> notes, List<OverlayRow> history) {
+    private OverlayRow row(OverlayVersion v) {
+        return new OverlayRow(v.overlay().name(), v.overlay().family(), v.title(), v.version(), v.madeAt(), service.by(v));
+    }
+
+    /** A board with its text, and whether whoever asks may keep another version of it. */
+    record OverlayView(OverlayRow row, boolean mayChange, String yaml, OverlayDraft draft, List<PackProblem> notes, List<OverlayRow> history) {
     }
 
     /** What a check found; no problem means that it can be used. */
@@ -43,13 +43,13 @@ class OverlayController {
 
     @GetMapping("/api/overlays")
     List<OverlayRow> list() {
-        return service.newest().stream().map(OverlayRow::of).toList();
+        return service.newest().stream().map(this::row).toList();
     }
 
     @GetMapping("/api/overlays/{name}")
-    OverlayView read(@PathVariable String name, @RequestParam(defaultValue = "0") int version) {
+    OverlayView read(Principal principal, @PathVariable String name, @RequestParam(defaultValue = "0") int version) {
         OverlayVersion found = service.version(name, version);
-        return view(found, service.read(found.content()));
+        return view(principal, found, service.read(found.content()));
     }
 
     @GetMapping(value = "/api/overlays/{name}/yaml", produces = MediaType.TEXT_PLAIN_VALUE)
@@ -92,8 +92,8 @@ class OverlayController {
         }
     }
 
-    private OverlayView view(OverlayVersion version, Overlay read) {
-        return new OverlayView(OverlayRow.of(version), version.content(), service.draft(version.content()), read.notes(),
-                service.history(version.overlay().name()).stream().map(OverlayRow::of).toList());
+    private OverlayView view(Principal principal, OverlayVersion version, Overlay read) {
+        return new OverlayView(row(version), service.mayChange(principal.getName(), version.overlay()), version.content(), service.draft(version.content()), read.notes(),
+                service.history(version.overlay().name()).stream().map(this::row).toList());
     }
 }

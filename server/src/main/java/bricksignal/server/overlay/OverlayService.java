@@ -3,8 +3,11 @@ package bricksignal.server.overlay;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
+import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.Changing;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import java.time.Clock;
@@ -25,11 +28,16 @@ public class OverlayService {
     private final SessionAccounts accounts;
     private final Packs packs;
     private final JsonMapper json;
+    private final Changing changing;
+    private final Accounts people;
     private final YAMLMapper yaml = YAMLMapper.builder().disable(YAMLWriteFeature.WRITE_DOC_START_MARKER)
             .enable(YAMLWriteFeature.MINIMIZE_QUOTES).build();
     private final Clock clock = Clock.systemUTC();
 
-    OverlayService(Overlays overlays, OverlayVersions versions, SessionAccounts accounts, Packs packs, JsonMapper json) {
+    OverlayService(Overlays overlays, OverlayVersions versions, SessionAccounts accounts, Packs packs, JsonMapper json, Changing changing,
+            Accounts people) {
+        this.changing = changing;
+        this.people = people;
         this.overlays = overlays;
         this.versions = versions;
         this.accounts = accounts;
@@ -79,6 +87,11 @@ public class OverlayService {
         if (last != null && last.content().equals(text)) {
             return new Kept(last, read);
         }
+        if (last != null) {
+            Account account = accounts.of(login);
+            changing.must(account.role() == Account.Role.LEAD, versions.madeBy(overlay.id(), account.id()), "The board '" + read.id() + "'",
+                    "Ask the lead, or keep it under another name.");
+        }
         int next = last == null ? 1 : last.version() + 1;
         return new Kept(versions.saveAndFlush(new OverlayVersion(UUID.randomUUID(), overlay, next, read.title(), text,
                 accounts.of(login).id(), clock.instant())), read);
@@ -103,6 +116,19 @@ public class OverlayService {
         return versions.allOf(name).stream().filter(v -> version == 0 || v.version() == version).findFirst()
                 .orElseThrow(() -> new NotHere("There is no board '" + name + "'"
                         + (version == 0 ? "." : " in version " + version + ".")));
+    }
+
+    /** True if this person may keep another version of a board. */
+    @Transactional(readOnly = true)
+    public boolean mayChange(String login, BoardOverlay board) {
+        Account account = accounts.of(login);
+        return changing.may(account.role() == Account.Role.LEAD, versions.madeBy(board.id(), account.id()));
+    }
+
+    /** Who made a version, as people call them. */
+    @Transactional(readOnly = true)
+    public String by(OverlayVersion version) {
+        return people.findById(version.madeBy()).map(Account::name).orElse("");
     }
 
     @Transactional(readOnly = true)

@@ -65,6 +65,11 @@ public class OverlayVersion {
         return content;
     }
 
+    /** By account. */
+    public UUID madeBy() {
+        return madeBy;
+    }
+
     public Instant madeAt() {
         return madeAt;
     }

@@ -21,6 +21,10 @@ public interface OverlayVersions extends JpaRepository<OverlayVersion, UUID> {
     @Query(WITH_OVERLAY + "where o.id = :overlay and " + NEWEST)
     Optional<OverlayVersion> newestOf(UUID overlay);
 
+    /** True if this person made one of a board's versions. */
+    @Query("select count(v) > 0 from OverlayVersion v where v.overlay.id = :overlay and v.madeBy = :account")
+    boolean madeBy(UUID overlay, UUID account);
+
     @Query(WITH_OVERLAY + "where o.name = :name order by v.version desc")
     List<OverlayVersion> allOf(String name);
 }

@@ -7,6 +7,7 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.ZoneId;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -32,11 +33,25 @@ public class CompanyPolicy {
 
     private String school;
     private String rates;
+    @Column(name = "time_zone")
+    private String timeZone;
+    private String changers;
 
     protected CompanyPolicy() {
         rates = "";
+        timeZone = "";
+        changers = HouseRules.Changers.AT_WORK.name();
         notAllowed = "";
         school = School.STRICT.name();
+    }
+
+    HouseRules rules() {
+        return new HouseRules(timeZone.isEmpty() ? ZoneId.systemDefault() : ZoneId.of(timeZone), HouseRules.Changers.valueOf(changers));
+    }
+
+    void set(HouseRules asked) {
+        timeZone = asked.zone().getId();
+        changers = asked.changers().name();
     }
 
     void set(Policy asked) {

@@ -20,27 +20,38 @@ public class PolicyService {
 
     private final CompanyPolicies policies;
     private final JsonMapper json;
-    private final LoadingCache<Integer, Policy> known;
+    private final LoadingCache<Integer, Known> known;
 
     PolicyService(CompanyPolicies policies, JsonMapper json) {
         this.policies = policies;
         this.json = json;
         known = Caffeine.newBuilder().expireAfterWrite(REMEMBERED).build(only -> policies.findById(only)
-                .map(CompanyPolicy::policy).orElse(Policy.defaults()));
+                .map(Known::of).orElseThrow());
+    }
+
+    private record Known(Policy policy, HouseRules rules) {
+
+        private static Known of(CompanyPolicy row) {
+            return new Known(row.policy(), row.rules());
+        }
     }
 
     /** The policy as it stands. */
     public Policy current() {
-        return known.get(CompanyPolicy.ONLY);
+        return known.get(CompanyPolicy.ONLY).policy();
+    }
+
+    /** The rules of the house as they stand. */
+    public HouseRules rules() {
+        return known.get(CompanyPolicy.ONLY).rules();
     }
 
     @Transactional
-    Policy set(Policy asked) {
+    void set(Policy asked, HouseRules rules) {
         CompanyPolicy row = policies.findById(CompanyPolicy.ONLY).orElseThrow();
         row.set(asked);
-        Policy policy = row.policy();
-        known.put(CompanyPolicy.ONLY, policy);
-        return policy;
+        row.set(rules);
+        known.put(CompanyPolicy.ONLY, Known.of(row));
     }
 
     /** What things cost the company beside labour and trips. */

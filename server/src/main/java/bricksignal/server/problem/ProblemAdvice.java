@@ -4,6 +4,7 @@ import bricksignal.casework.entry.Refused;
 import bricksignal.core.tuning.Misfit;
 import bricksignal.core.words.Message;
 import bricksignal.server.words.Words;
+import java.sql.SQLException;
 import java.util.Locale;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -21,6 +22,10 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 @Order(Ordered.HIGHEST_PRECEDENCE)
 @RestControllerAdvice
 class ProblemAdvice {
+
+    /** PostgreSQL, appendix A, error codes. */
+    private static final String CHARACTER_NOT_IN_REPERTOIRE = "22021";
+    private static final String UNIQUE_VIOLATION = "23505";
 
     private static final String LATER_SECONDS = "1";
 
@@ -72,12 +77,17 @@ class ProblemAdvice {
         return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "'" + mismatch.getValue() + "' is no value of '" + mismatch.getName() + "'. Correct the address.");
     }
 
-    /** A character that no text may hold, such as the one of number 0. */
+    /** A character that no text may hold, or the same row twice; any other rule of the database that is broken is a mistake of the program. */
     @ExceptionHandler
     ProblemDetail unkept(DataIntegrityViolationException broken) {
-        boolean character = String.valueOf(broken.getMostSpecificCause().getMessage()).contains("0x00");
-        return character ? ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "A text holds a character that cannot be kept (number 0). Type it again.")
-                : ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else saved the same thing at this moment. Look at it and save again.");
+        String state = broken.getMostSpecificCause() instanceof SQLException sql ? String.valueOf(sql.getSQLState()) : "";
+        if (state.equals(CHARACTER_NOT_IN_REPERTOIRE)) {
+            return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "A text holds a character that cannot be kept (number 0). Type it again.");
+        }
+        if (state.equals(UNIQUE_VIOLATION)) {
+            return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else saved the same thing at this moment. Look at it and save again.");
+        }
+        throw broken;
     }
 
     @ExceptionHandler
@@ -103,6 +113,11 @@ class ProblemAdvice {
     @ExceptionHandler
     ProblemDetail ofSomebodyElse(OfSomebodyElse entry) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, String.valueOf(entry.getMessage()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail notTheirs(NotTheirs refused) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, String.valueOf(refused.getMessage()));
     }
 
     @ExceptionHandler

@@ -5,6 +5,7 @@ import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.OwnAgeing;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
@@ -21,10 +22,7 @@ import bricksignal.server.words.Words;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import java.security.Principal;
-import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -63,10 +61,11 @@ class QuoteController {
     private final Pdf pdf;
     private final Supplier supplier;
     private final JsonMapper json;
-    private final Clock clock = Clock.system(ZoneId.systemDefault());
+    private final CompanyDay day;
 
     QuoteController(VisitService visits, SiteService sites, PolicyService policy, OwnAgeing ageing, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
-            Pdf pdf, Supplier supplier, JsonMapper json) {
+            Pdf pdf, Supplier supplier, JsonMapper json, CompanyDay day) {
+        this.day = day;
         this.visits = visits;
         this.sites = sites;
         this.policy = policy;
@@ -118,9 +117,9 @@ class QuoteController {
             List<CounterLine> lines = figures.isEmpty() ? List.of() : supplier.ask(standing.visit().unit().pack(), List.copyOf(figures.keySet())).stream()
                     .flatMap(one -> Optional.ofNullable(figures.get(one.part())).map(figure -> new CounterLine(one.part(), standing.now().unit().model()
                             .part(one.part()).label(), one.price(), one.pieces(), one.hours(), figure.value())).stream()).toList();
-            return new Counter(null, clock.instant(), page.currency(), lines);
+            return new Counter(null, day.now(), page.currency(), lines);
         } catch (SupplierAway away) {
-            return new Counter(away.getMessage(), clock.instant(), page.currency(), List.of());
+            return new Counter(away.getMessage(), day.now(), page.currency(), List.of());
         }
     }
 
@@ -137,8 +136,8 @@ class QuoteController {
         WayOutPage page = page(visits.standing(principal.getName(), id), rates);
         WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
                 "There is no way '" + asked.way() + "' out of this visit any more. Look at the ways again."));
-        Offer offer = Offer.of(page, way, rates, words, LocalDate.now(clock));
-        Quote made = quotes.saveAndFlush(new Quote(id, accounts.of(principal.getName()).id(), clock.instant(), json.writeValueAsString(offer)));
+        Offer offer = Offer.of(page, way, rates, words, day.today());
+        Quote made = quotes.saveAndFlush(new Quote(id, accounts.of(principal.getName()).id(), day.now(), json.writeValueAsString(offer)));
         return view(quotes.findById(made.id()).orElseThrow());
     }
 
@@ -149,7 +148,7 @@ class QuoteController {
                 "There is no such quote of this visit."));
         Map<String, Object> values = new LinkedHashMap<>();
         values.put("number", view.number());
-        values.put("day", LocalDate.ofInstant(view.madeAt(), clock.getZone()));
+        values.put("day", day.of(view.madeAt()));
         values.put("site", visit.unit().site().name());
         values.put("address", visit.unit().site().address());
         values.put("unit", visit.unit().label());
@@ -177,7 +176,7 @@ class QuoteController {
     private WayOutPage page(VisitService.Standing standing, Rates rates) {
         SiteUnit unit = standing.visit().unit();
         Integer year = unit.installedYear();
-        Double age = year == null ? null : (double) Math.max(0, LocalDate.now(clock).getYear() - year);
+        Double age = year == null ? null : (double) Math.max(0, day.today().getYear() - year);
         boolean twin = sites.twinsOf(unit).stream().anyMatch(other -> other.pack().equals(unit.pack()));
         return workbench.at(() -> WayOutPage.of(standing.now(), rates, age, twin));
     }

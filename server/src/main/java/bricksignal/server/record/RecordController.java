@@ -51,8 +51,8 @@ class RecordController {
         this.workbench = workbench;
     }
 
-    /** A visit that was taken in. */
-    record TakenIn(UUID id, int entries) {
+    /** A visit that was taken in: how many entries, whether it is closed, and what was not taken over. */
+    record TakenIn(UUID id, int entries, boolean closed, List<String> left) {
     }
 
     @GetMapping("/api/visits/{id}/report")

@@ -4,6 +4,7 @@ import bricksignal.casework.page.ReportPage;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.words.Message;
 import bricksignal.server.change.Photos;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitService;
 import bricksignal.server.words.Words;
@@ -24,7 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class Reports {
 
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT).withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT);
     private static final TypeReference<Map<String, Object>> FIELDS = new TypeReference<>() {
     };
 
@@ -34,8 +35,10 @@ class Reports {
     private final Pdf pdf;
     private final Photos photos;
     private final Words words;
+    private final CompanyDay day;
 
-    Reports(JsonMapper json, Pdf pdf, Photos photos, Words words) {
+    Reports(JsonMapper json, Pdf pdf, Photos photos, Words words, CompanyDay day) {
+        this.day = day;
         this.words = words;
         this.json = json;
         this.photos = photos;
@@ -56,7 +59,7 @@ class Reports {
         values.put("visit", visit(standing.visit()));
         values.put("report", json.convertValue(report, FIELDS));
         values.put("rows", rows(report));
-        values.put("clock", new Clock(words));
+        values.put("clock", new Clock(words, day.zone()));
         values.put("photos", photos.onReport(standing.visit().id()).stream().map(photo -> Map.of("label", photo.label(), "src", "data:image/jpeg;base64,"
                 + Base64.getEncoder().encodeToString(photo.jpeg()))).toList());
         return pdf.of("report", values, paper);
@@ -66,14 +69,16 @@ class Reports {
     public static final class Clock {
 
         private final Words words;
+        private final ZoneId zone;
 
-        Clock(Words words) {
+        Clock(Words words, ZoneId zone) {
+            this.zone = zone;
             this.words = words;
         }
 
         /** The time of day of a moment in milliseconds since 1970. */
         public String time(long millis) {
-            return TIME.format(Instant.ofEpochMilli(millis));
+            return TIME.withZone(zone).format(Instant.ofEpochMilli(millis));
         }
 
         /** A share in percent, as it is told everywhere. */
@@ -93,6 +98,7 @@ class Reports {
         to.put("day", visit.scheduledOn());
         to.put("technician", visit.technician().name());
         to.put("complaint", visit.complaint());
+        to.put("brought", visit.fileDigest() != null);
         to.put("outcome", visit.outcome() == null ? "" : visit.outcome().name());
         to.put("decided", visit.decided() == null ? "" : visit.decided());
         return to;

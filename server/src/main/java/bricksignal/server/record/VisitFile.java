@@ -4,6 +4,7 @@ import bricksignal.server.log.Evidence;
 import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
+import bricksignal.server.visit.Foreign;
 import bricksignal.server.visit.Visit;
 import bricksignal.server.visit.VisitEvent;
 import bricksignal.server.visit.VisitImport;
@@ -15,9 +16,12 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +40,10 @@ class VisitFile {
 
     private static final String FORMAT = "brick-signal-visit";
     private static final int VERSION = 1;
+    /** As many as one visit can hold (casework, Admission). */
+    private static final int MOST_ENTRIES = 1000;
+    /** Ours: a visit is closed, opened again and goes over to other packs a few times. */
+    private static final int MOST_EVENTS = 200;
 
     private final JsonMapper json;
     private final Packs packs;
@@ -59,7 +67,7 @@ class VisitFile {
         document.put("version", VERSION);
         document.put("visit", visit(kept.visit()));
         document.put("unit", unit(kept));
-        document.put("entries", kept.entries().stream().map(this::entry).toList());
+        document.put("entries", kept.entries().stream().map(evidence -> entry(evidence, kept)).toList());
         document.put("events", kept.events().stream().map(VisitFile::event).toList());
         return json.writerWithDefaultPrettyPrinter().writeValueAsBytes(document);
     }
@@ -94,12 +102,13 @@ class VisitFile {
         return to;
     }
 
-    private Map<String, Object> entry(Evidence evidence) {
+    private Map<String, Object> entry(Evidence evidence, VisitService.Kept kept) {
         Map<String, Object> to = new LinkedHashMap<>();
         to.put("id", evidence.id());
         to.put("madeAt", evidence.madeAt().toString());
         to.put("entryFormat", evidence.format());
         put(to, "supersedes", evidence.supersedes());
+        put(to, "by", kept.logins().get(evidence.accountId()));
         to.put("content", json.readTree(evidence.content()));
         return to;
     }
@@ -120,33 +129,50 @@ class VisitFile {
             throw new BadInput("version", "This file is of version " + version + " of the format; version " + VERSION + " is read. Write it again with an "
                     + "application of this version.");
         }
+        most(document, "entries", MOST_ENTRIES);
+        most(document, "events", MOST_EVENTS);
         JsonNode read = json.valueToTree(document);
         List<Error> misfits = schema.validate(read);
         if (!misfits.isEmpty()) {
             String place = misfits.get(0).getInstanceLocation().toString();
             throw new BadInput("file", "This is no visit that can be taken in: " + (place.isEmpty() ? "the file" : place) + ": " + misfits.get(0).getMessage() + ".");
         }
-        VisitImport.Foreign foreign = foreign(read);
-        imports.takeIn(login, foreign);
-        return new RecordController.TakenIn(foreign.id(), foreign.entries().size());
+        Foreign foreign = foreign(read);
+        VisitImport.Taken taken = imports.takeIn(login, foreign);
+        return new RecordController.TakenIn(foreign.id(), taken.entries(), taken.closed(), taken.left());
     }
 
-    private VisitImport.Foreign foreign(JsonNode read) {
+    /** Before each of them is looked at. */
+    private static void most(Map<String, Object> document, String field, int most) {
+        if (document.get(field) instanceof List<?> list && list.size() > most) {
+            throw new BadInput(field, "The file has " + list.size() + " " + field + ", and a visit at most " + most + ". Nothing was taken in.");
+        }
+    }
+
+    private Foreign foreign(JsonNode read) {
         JsonNode visit = read.get("visit");
         JsonNode unit = read.get("unit");
-        List<VisitImport.Logged> entries = new ArrayList<>();
-        read.get("entries").forEach(entry -> entries.add(new VisitImport.Logged(id(entry, "id"), time(entry, "madeAt"), entry.get("entryFormat").asInt(),
+        List<Foreign.Logged> entries = new ArrayList<>();
+        read.get("entries").forEach(entry -> entries.add(new Foreign.Logged(id(entry, "id"), time(entry, "madeAt"), entry.get("entryFormat").asInt(),
                 entry.has("supersedes") ? id(entry, "supersedes") : null, entry.get("content").get("kind").asString(), json.writeValueAsString(
-                entry.get("content")))));
-        List<VisitImport.Event> events = new ArrayList<>();
-        read.get("events").forEach(event -> events.add(new VisitImport.Event(VisitEvent.Kind.valueOf(event.get("kind").asString()), time(event, "at"),
+                entry.get("content")), (entry.has("by") ? entry : visit).get(entry.has("by") ? "by" : "technician").asString())));
+        List<Foreign.Event> events = new ArrayList<>();
+        read.get("events").forEach(event -> events.add(new Foreign.Event(VisitEvent.Kind.valueOf(event.get("kind").asString()), time(event, "at"),
                 event.get("note").asString())));
         JsonNode end = visit.get("end");
-        return new VisitImport.Foreign(id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
+        return new Foreign(digest(read), id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
                 visit.get("complaint").asString(), day(visit, "scheduledOn"), visit.has("openedAt") ? time(visit, "openedAt") : null,
-                end == null ? null : new VisitImport.End(time(end, "at"), Visit.Outcome.valueOf(end.get("outcome").asString()),
+                end == null ? null : new Foreign.End(time(end, "at"), Visit.Outcome.valueOf(end.get("outcome").asString()),
                 end.get("decided").asString(), end.get("verdict").asString()), unit.get("text").asString(), unit.has("board") ? id(unit, "board") : null,
                 entries, events);
+    }
+
+    private String digest(JsonNode read) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(read)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static UUID id(JsonNode from, String field) {

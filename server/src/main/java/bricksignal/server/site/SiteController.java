@@ -72,8 +72,8 @@ class SiteController {
     }
 
     @PostMapping("/api/units/{id}/board")
-    SiteUnitView follow(@PathVariable UUID id, @RequestBody BoardOf choice) {
-        return SiteUnitView.of(service.follow(id, choice.board()));
+    SiteUnitView follow(Principal principal, @PathVariable UUID id, @RequestBody BoardOf choice) {
+        return SiteUnitView.of(service.follow(principal.getName(), id, choice.board()));
     }
 
     /** The year a unit was put in. */
@@ -81,7 +81,7 @@ class SiteController {
     }
 
     @PostMapping("/api/units/{id}/installed")
-    SiteUnitView installed(@PathVariable UUID id, @Valid @RequestBody Installed when) {
-        return SiteUnitView.of(service.installed(id, when.year()));
+    SiteUnitView installed(Principal principal, @PathVariable UUID id, @Valid @RequestBody Installed when) {
+        return SiteUnitView.of(service.installed(principal.getName(), id, when.year()));
     }
 }

@@ -1,15 +1,20 @@
 package bricksignal.server.site;
 
 import bricksignal.packs.Composition;
+import bricksignal.server.account.Account;
+import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.overlay.BoardOverlay;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.Changing;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,12 +22,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class SiteService {
 
+    private static final int MOST_CHANGES = 20;
+
     private final Sites sites;
     private final SiteUnits units;
     private final OverlayService overlays;
     private final Packs packs;
+    private final UnitChanges changes;
+    private final SessionAccounts accounts;
+    private final Changing changing;
 
-    SiteService(Sites sites, SiteUnits units, OverlayService overlays, Packs packs) {
+    SiteService(Sites sites, SiteUnits units, OverlayService overlays, Packs packs, UnitChanges changes, SessionAccounts accounts, Changing changing) {
+        this.changes = changes;
+        this.accounts = accounts;
+        this.changing = changing;
         this.sites = sites;
         this.units = units;
         this.overlays = overlays;
@@ -58,21 +71,48 @@ public class SiteService {
         }
         SiteUnit unit = new SiteUnit(UUID.randomUUID(), site(asked), asked.label().trim(), asked.location().trim(), asked.pack());
         unit.follow(board);
+        unit.madeBy(accounts.of(login).id());
         return units.save(unit);
     }
 
     @Transactional
-    SiteUnit follow(UUID id, @Nullable String board) {
-        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
-        unit.follow(board(board, unit.pack()));
+    SiteUnit follow(String login, UUID id, @Nullable String name) {
+        SiteUnit unit = changed(login, id);
+        BoardOverlay before = unit.overlay();
+        BoardOverlay board = board(name, unit.pack());
+        noted(login, unit, "board", before == null ? "the family as it is" : before.name(), board == null ? "the family as it is" : board.name());
+        unit.follow(board);
         return unit;
     }
 
     @Transactional
-    SiteUnit installed(UUID id, @Nullable Integer year) {
-        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
+    SiteUnit installed(String login, UUID id, @Nullable Integer year) {
+        SiteUnit unit = changed(login, id);
+        noted(login, unit, "year it was put in", unit.installedYear() == null ? "not known" : String.valueOf(unit.installedYear()),
+                year == null ? "not known" : String.valueOf(year));
         unit.installed(year);
         return unit;
+    }
+
+    /** What was changed of a unit since it was made, newest first. */
+    @Transactional(readOnly = true)
+    public List<UnitChange> changes(SiteUnit unit) {
+        return changes.newest(unit.id(), Limit.of(MOST_CHANGES));
+    }
+
+    /** A unit that this person may change. */
+    private SiteUnit changed(String login, UUID id) {
+        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
+        Account account = accounts.of(login);
+        boolean theirs = account.id().equals(unit.madeBy()) || units.openVisits(id, account.id()) > 0;
+        changing.must(account.role() == Account.Role.LEAD, theirs, "The unit '" + unit.label() + "'", "Ask the lead, or make a job for it first.");
+        return unit;
+    }
+
+    private void noted(String login, SiteUnit unit, String what, String before, String after) {
+        if (!before.equals(after)) {
+            changes.save(new UnitChange(unit.id(), accounts.of(login), Instant.now(), what + ": " + before + " to " + after));
+        }
     }
 
     /** The board that says nothing but what was chosen of a family: one for all units that are chosen so. */

@@ -29,6 +29,9 @@ public class SiteUnit {
     @Column(name = "installed_year")
     private @Nullable Integer installedYear;
 
+    @Column(name = "made_by")
+    private @Nullable UUID madeBy;
+
     protected SiteUnit() {
     }
 
@@ -69,6 +72,16 @@ public class SiteUnit {
     /** The unit model it follows, by id. */
     public String pack() {
         return pack;
+    }
+
+    /** Says who made it. */
+    void madeBy(UUID account) {
+        madeBy = account;
+    }
+
+    /** Who made it, or null where nobody knows. */
+    public @Nullable UUID madeBy() {
+        return madeBy;
     }
 
     /** The year it was put in, or null where nobody said. */

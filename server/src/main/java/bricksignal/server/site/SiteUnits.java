@@ -15,4 +15,8 @@ public interface SiteUnits extends JpaRepository<SiteUnit, UUID> {
     List<SiteUnit> on(UUID site);
 
     int countByPack(String pack);
+
+    /** How many open visits of a person there are to a unit. */
+    @Query("select count(v) from Visit v where v.unit.id = :unit and v.technician.id = :technician and v.closedAt is null")
+    long openVisits(UUID unit, UUID technician);
 }

@@ -11,10 +11,6 @@ import org.jspecify.annotations.Nullable;
 /** An entry as a client sends it: its id, when it was made, what it supersedes, and the fields of its kind. */
 final class EntryRequest {
 
-    /** 2000 and 2200: a clock that is farther off is broken. */
-    private static final long FIRST = 946_684_800_000L;
-    private static final long LAST = 7_258_118_400_000L;
-
     private EntryRequest() {
     }
 
@@ -45,7 +41,7 @@ final class EntryRequest {
     }
 
     private static long madeAt(@Nullable Object value) {
-        if (value instanceof Number number && number.doubleValue() >= FIRST && number.doubleValue() <= LAST) {
+        if (value instanceof Number number && number.doubleValue() >= VisitDays.FIRST_MOMENT.toEpochMilli() && number.doubleValue() <= VisitDays.LAST_MOMENT.toEpochMilli()) {
             return number.longValue();
         }
         throw new BadInput("madeAt", "'madeAt' must be milliseconds since 1970, between the years 2000 and 2200. Check the clock of "

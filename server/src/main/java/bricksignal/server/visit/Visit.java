@@ -1,5 +1,6 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.page.Details;
 import bricksignal.server.account.Account;
 import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.site.SiteUnit;
@@ -14,7 +15,6 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.Generated;
 import org.jspecify.annotations.Nullable;
@@ -81,6 +81,9 @@ public class Visit {
     /** What a shop finds of a board that was changed. */
     public enum ShopTest { SOUND, BAD }
 
+    @Column(name = "file_digest")
+    private @Nullable String fileDigest;
+
     protected Visit() {
     }
 
@@ -119,21 +122,24 @@ public class Visit {
         verdict = lastVerdict;
     }
 
-    /**
-     * What it came to, for the lead.
-     *
-     * @param parts what was repaired, by id
-     * @param asked how much proof a stricter school would have asked for
-     * @param book minutes that the work takes by the figures of the pack
-     * @param cost of the parts
-     */
-    public void concluded(boolean wasProven, List<String> parts, boolean board, int asked, double book, double cost) {
-        proven = wasProven;
-        repaired = String.join(",", parts);
-        boardChanged = board;
-        skipped = asked;
-        bookMinutes = book;
-        partsCost = cost;
+    /** What it came to, for the lead. */
+    public void concluded(Details.Concluded concluded) {
+        proven = concluded.proven();
+        repaired = String.join(",", concluded.repaired());
+        boardChanged = concluded.board();
+        skipped = concluded.skipped();
+        bookMinutes = concluded.bookMinutes();
+        partsCost = concluded.partsCost();
+    }
+
+    /** Says that it was taken in from a file. */
+    void broughtBy(String digest) {
+        fileDigest = digest;
+    }
+
+    /** What the file said that it was taken in from, by digest; null where it was made here. */
+    public @Nullable String fileDigest() {
+        return fileDigest;
     }
 
     /** True if a board was changed on it. */

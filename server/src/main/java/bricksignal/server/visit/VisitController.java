@@ -31,7 +31,6 @@ import java.io.Reader;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -53,9 +52,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class VisitController {
 
-    private static final LocalDate FIRST_DAY = LocalDate.of(2000, 1, 1);
     private static final int LONGEST_QUERY = 100;
-    private static final LocalDate LAST_DAY = LocalDate.of(2200, 1, 1);
 
     private final VisitService service;
     private final VisitPages pages;
@@ -67,13 +64,13 @@ class VisitController {
         this.history = history;
     }
 
-    /** A job in the list of a day. */
+    /** A job in the list of a day; brought where a file from elsewhere tells it. */
     record JobView(UUID id, long number, String site, String address, String unit, String location, String complaint,
-            String technician, LocalDate scheduledOn, State state, @Nullable String verdict) {
+            String technician, LocalDate scheduledOn, State state, @Nullable String verdict, boolean brought) {
 
         static JobView of(Visit v) {
             return new JobView(v.id(), v.number(), v.unit().site().name(), v.unit().site().address(), v.unit().label(),
-                    v.unit().location(), v.complaint(), v.technician().name(), v.scheduledOn(), State.of(v), v.verdict());
+                    v.unit().location(), v.complaint(), v.technician().name(), v.scheduledOn(), State.of(v), v.verdict(), v.fileDigest() != null);
         }
     }
 
@@ -103,8 +100,12 @@ class VisitController {
             @Nullable UnitPage unit, @Nullable CasePage page, List<RawEntry> raw) {
     }
 
-    /** That a visit was closed or opened again. */
-    record EventView(VisitEvent.Kind kind, Instant at, String note) {
+    /** That a visit was closed or opened again; ofFile where a file from elsewhere says so, and nobody here saw it. */
+    record EventView(VisitEvent.Kind kind, Instant at, String note, boolean ofFile) {
+
+        static EventView of(VisitEvent e) {
+            return new EventView(e.kind(), e.at(), e.note(), e.ofFile());
+        }
     }
 
     /** Another unit of the site. */
@@ -149,10 +150,7 @@ class VisitController {
 
     @GetMapping("/api/jobs")
     List<JobView> jobs(Principal principal, @RequestParam LocalDate day) {
-        if (day.isBefore(FIRST_DAY) || day.isAfter(LAST_DAY)) {
-            throw new BadInput("day", "'" + day + "' is not a day that jobs are planned on; choose one between " + FIRST_DAY + " and "
-                    + LAST_DAY + ".");
-        }
+        VisitDays.check("day", day);
         return service.jobs(principal.getName(), day).stream().map(JobView::of).toList();
     }
 
@@ -173,8 +171,7 @@ class VisitController {
         if (!dangers.isEmpty() && job.danger() == null) {
             throw new Dangerous(dangers);
         }
-        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), LocalDate.now(ZoneId.systemDefault()),
-                job.danger() == Danger.CALLER_TOLD ? dangers : List.of()));
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of()));
     }
 
     @GetMapping("/api/visits/{id}")

@@ -11,7 +11,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 
-/** That a visit was closed, opened again, went over to a newer pack, or that its board was tested in the shop: by whom, when, and how it stood. Never changed. */
+/** That a visit was closed, opened again, went over to a newer pack, that its board was tested in the shop, or that it was taken in from a file: by whom, when, and how it stood. Never changed. */
 @Entity
 @Immutable
 @Table(name = "visit_event")
@@ -19,7 +19,7 @@ import org.hibernate.annotations.Immutable;
 public class VisitEvent {
 
     /** What happened. */
-    public enum Kind { CLOSED, REOPENED, PACK_CHANGED, CHANGED_AFTER, SHOP_TEST }
+    public enum Kind { CLOSED, REOPENED, PACK_CHANGED, CHANGED_AFTER, SHOP_TEST, BROUGHT }
 
     @Id
     private UUID id;
@@ -31,6 +31,8 @@ public class VisitEvent {
     private Kind kind;
     private Instant at;
     private String note;
+    @Column(name = "of_file")
+    private boolean ofFile;
 
     protected VisitEvent() {
     }
@@ -44,6 +46,18 @@ public class VisitEvent {
         event.at = at;
         event.note = note;
         return event;
+    }
+
+    /** The same as a file from elsewhere tells it. */
+    static VisitEvent ofFile(Visit visit, Account account, Kind kind, Instant at, String note) {
+        VisitEvent event = of(visit, account, kind, at, note);
+        event.ofFile = true;
+        return event;
+    }
+
+    /** True where a file from elsewhere says so, and nobody here saw it. */
+    public boolean ofFile() {
+        return ofFile;
     }
 
     public Kind kind() {

@@ -7,7 +7,6 @@ import bricksignal.core.words.Message;
 import bricksignal.server.problem.Workbench;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +40,11 @@ class VisitHistory {
      * @param lentOut what was lent from this unit and is not back
      * @param last the last visit as this one is told it; null where it is too long ago to tell anything
      */
-    record HistoryView(Message says, @Nullable Integer age, List<LentView> lentOut, @Nullable LastVisit last, List<PastView> visits) {
+    record HistoryView(Message says, @Nullable Integer age, List<LentView> lentOut, @Nullable LastVisit last, List<PastView> visits, List<ChangeView> changes) {
+    }
+
+    /** What was changed of the unit after it was made, by whom. */
+    record ChangeView(String what, String by, Instant at) {
     }
 
     /** The entry that this visit begins with: an owner's reset since is told in its place. */
@@ -61,13 +64,13 @@ class VisitHistory {
         Cases.Open open = service.open(login, id);
         List<PastView> past = store.earlier(open.visit().visit()).stream().limit(MOST).map(visit -> new PastView(VisitController.JobView.of(visit), visit.closedAt(),
                 visit.outcome(), visit.decided(), workbench.at(() -> PastPage.of(open.now().unit(), store.entries(visit))))).toList();
-        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), age(open.visit().visit()),
+        return new HistoryView(past.stream().findFirst().map(PastView::closedAt).map(store::daysSince).map(PastPage::callBack).orElse(Message.NOTHING), age(open.visit().visit(), store.today()),
                 store.lentFrom(open.visit().visit()).stream().map(lent -> new LentView(PastPage.part(open.now().unit(), lent.part()), lent.to(), lent.since())).toList(), store.lastVisit(open.visit().visit())
-                        .map(LastVisit::of).orElse(null), past);
+                        .map(LastVisit::of).orElse(null), past, store.changes(open.visit().visit()).stream().map(change -> new ChangeView(change.what(), change.by(), change.at())).toList());
     }
 
-    private static @Nullable Integer age(Visit visit) {
+    private static @Nullable Integer age(Visit visit, LocalDate today) {
         Integer year = visit.unit().installedYear();
-        return year == null ? null : Math.max(0, LocalDate.now(ZoneId.systemDefault()).getYear() - year);
+        return year == null ? null : Math.max(0, today.getYear() - year);
     }
 }

@@ -1,127 +1,110 @@
 package bricksignal.server.visit;
 
+import bricksignal.casework.page.Details;
 import bricksignal.server.account.Account;
-import bricksignal.server.account.Accounts;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.Evidence;
 import bricksignal.server.log.EvidenceLog;
-import bricksignal.server.overlay.OverlayVersion;
-import bricksignal.server.overlay.OverlayVersions;
-import bricksignal.server.pack.Packs;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
-import bricksignal.server.site.SiteUnit;
-import bricksignal.server.site.SiteUnits;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Takes in visits that were written elsewhere, whole or not at all. */
+/**
+ * Takes in visits that were written elsewhere. Each entry is let in as if it came new, the verdict is reasoned anew, and it is closed as the file says only where it could be
+ * closed so here; what is not taken over is said, and stays on the record.
+ */
 @Component
 public class VisitImport {
 
     private final Visits visits;
     private final VisitEvents events;
     private final EvidenceLog log;
-    private final SiteUnits units;
-    private final OverlayVersions overlays;
-    private final Accounts accounts;
     private final SessionAccounts sessions;
-    private final Packs packs;
+    private final ForeignCheck check;
+    private final CompanyDay day;
+    private final TransactionTemplate transaction;
 
-    VisitImport(Visits visits, VisitEvents events, EvidenceLog log, SiteUnits units, OverlayVersions overlays, Accounts accounts,
-            SessionAccounts sessions, Packs packs) {
+    VisitImport(Visits visits, VisitEvents events, EvidenceLog log, SessionAccounts sessions, ForeignCheck check, CompanyDay day, TransactionTemplate transaction) {
         this.visits = visits;
         this.events = events;
         this.log = log;
-        this.units = units;
-        this.overlays = overlays;
-        this.accounts = accounts;
         this.sessions = sessions;
-        this.packs = packs;
+        this.check = check;
+        this.day = day;
+        this.transaction = transaction;
     }
 
-    /** How a visit ended. */
-    public record End(Instant at, Visit.Outcome outcome, String decided, String verdict) {
-    }
-
-    /** When it was closed, opened again, or went over to another pack. */
-    public record Event(VisitEvent.Kind kind, Instant at, String note) {
-    }
-
-    /** One entry of its log, as it was stored. */
-    public record Logged(UUID id, Instant madeAt, int format, @Nullable UUID supersedes, String kind, String content) {
+    /** What was taken in: how many entries, whether it is closed, and what was not taken over. */
+    public record Taken(int entries, boolean closed, List<String> left) {
     }
 
     /**
-     * A visit from elsewhere.
+     * Takes one in; the same file again changes nothing.
      *
-     * @param technician the login of who was there; where nobody here has it, it becomes a visit of whoever takes it in
-     * @param family the pack of its unit
-     * @param text the text of the family that it was read with
-     * @param board the version of its board, or null
-     */
-    public record Foreign(UUID id, UUID unit, String family, String technician, String complaint, LocalDate scheduledOn, @Nullable Instant openedAt,
-            @Nullable End end, String text, @Nullable UUID board, List<Logged> entries, List<Event> events) {
-    }
-
-    /**
-     * Takes one in; the same one again changes nothing.
-     *
-     * @throws BadInput if it names a unit or a board that is not here
+     * @throws BadInput if it names a unit, a board or a person that is not here, or says what cannot be
      * @throws Conflict if another visit has its id, or another visit's log has one of its entries
      */
-    @Transactional
-    public void takeIn(String login, Foreign from) {
-        if (visits.existsById(from.id())) {
-            mustBeTheSame(from);
-            return;
+    public Taken takeIn(String login, Foreign from) {
+        Optional<Visit> known = visits.findById(from.id());
+        if (known.isPresent()) {
+            return again(known.get(), from);
         }
-        Account account = accounts.findByLogin(from.technician()).orElseGet(() -> sessions.of(login));
-        Visit visit = new Visit(from.id(), unit(from), account, from.complaint(), from.scheduledOn());
-        String digest = packs.keep(from.family(), from.text());
+        ForeignCheck.Checked checked = check.checked(from);
+        transaction.executeWithoutResult(status -> written(sessions.of(login), from, checked));
+        return new Taken(checked.rows().size(), checked.concluded() != null, checked.left());
+    }
+
+    /** The same file once more, or the visit that it was written of, as it still is. */
+    private Taken again(Visit visit, Foreign from) {
+        List<Told> here = log.of(from.id(), 0).stream().map(Told::of).toList();
+        boolean same = from.file().equals(visit.fileDigest()) || here.equals(from.entries().stream().map(Told::of).toList()) && visit.complaint().equals(from.complaint())
+                && visit.scheduledOn().equals(from.scheduledOn()) && ended(visit).equals(Optional.ofNullable(from.end()).map(end -> end.outcome() + end.decided() + end.verdict()));
+        if (!same) {
+            throw new Conflict("Visit " + visit.number() + " has this id already, and says something else than the file: it has " + here.size() + " entries, the file "
+                    + from.entries().size() + "; its complaint is '" + visit.complaint() + "', the file's '" + from.complaint() + "'. Nothing was taken in.");
+        }
+        return new Taken(here.size(), visit.closed(), List.of());
+    }
+
+    private static Optional<String> ended(Visit visit) {
+        return visit.closed() ? Optional.of(visit.outcome() + visit.decided() + visit.verdict()) : Optional.empty();
+    }
+
+    private record Told(UUID id, @Nullable UUID supersedes, String content) {
+
+        private static Told of(Evidence one) {
+            return new Told(one.id(), one.supersedes(), one.content());
+        }
+
+        private static Told of(Foreign.Logged one) {
+            return new Told(one.id(), one.supersedes(), one.content());
+        }
+    }
+
+    private void written(Account by, Foreign from, ForeignCheck.Checked checked) {
+        Visit visit = new Visit(from.id(), checked.unit(), checked.there(), from.complaint(), from.scheduledOn());
+        visit.broughtBy(from.file());
         Instant opened = from.openedAt();
         if (opened != null) {
-            visit.open(opened, digest);
+            visit.open(opened, checked.digest());
         }
-        End end = from.end();
-        if (end != null) {
-            visit.close(end.at(), end.outcome(), end.decided(), end.verdict(), digest, board(from));
+        Foreign.End end = from.end();
+        Details.Concluded concluded = checked.concluded();
+        if (end != null && concluded != null) {
+            visit.close(end.at(), end.outcome(), end.decided(), checked.verdict(), checked.digest(), checked.board());
+            visit.concluded(concluded);
         }
         visits.saveAndFlush(visit);
-        long place = 0;
-        for (Logged entry : from.entries()) {
-            place = log.add(new Evidence(entry.id(), from.id(), account.id(), entry.kind(), entry.format(), entry.content(), entry.supersedes(),
-                    entry.madeAt()), place, account.id(), null).orElseThrow(() -> new Conflict("Entry " + entry.id()
-                    + " is in the log of another visit already. Nothing was taken in."));
-        }
-        from.events().forEach(event -> events.save(VisitEvent.of(visit, account, event.kind(), event.at(), event.note())));
-    }
-
-    private void mustBeTheSame(Foreign from) {
-        List<UUID> known = log.of(from.id(), 0).stream().map(Evidence::id).toList();
-        if (!known.equals(from.entries().stream().map(Logged::id).toList())) {
-            throw new Conflict("There is a visit " + from.id() + " already, with other entries. Nothing was taken in.");
-        }
-    }
-
-    private SiteUnit unit(Foreign from) {
-        SiteUnit unit = units.findById(from.unit()).orElseThrow(() -> new BadInput("unit", "The visit is of a unit that is not here (" + from.unit()
-                + "). Make the unit first, and put its id into the file."));
-        if (!unit.pack().equals(from.family())) {
-            throw new BadInput("unit", "The visit is of a unit of the family '" + from.family() + "', and the unit of that id here is of '" + unit.pack()
-                    + "'. Choose the file of this unit.");
-        }
-        return unit;
-    }
-
-    private @Nullable OverlayVersion board(Foreign from) {
-        UUID board = from.board();
-        return board == null ? null : overlays.findById(board).orElseThrow(() -> new BadInput("board", "The visit was closed with a version of a "
-                + "board that is not here (" + board + "). Take in the board first."));
+        log.addAll(checked.rows());
+        from.events().forEach(event -> events.save(VisitEvent.ofFile(visit, checked.there(), event.kind(), event.at(), event.note())));
+        events.save(VisitEvent.of(visit, by, VisitEvent.Kind.BROUGHT, day.now(), "Taken in by " + by.name() + " from a file, " + checked.rows().size() + " of "
+                + from.entries().size() + " entries." + (checked.left().isEmpty() ? "" : " Not taken over: " + String.join(" ", checked.left()))));
     }
 }

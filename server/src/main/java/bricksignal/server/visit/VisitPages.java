@@ -67,8 +67,7 @@ class VisitPages {
         Visit v = seen.visit();
         BoardOverlay overlay = v.unit().overlay();
         return new VisitView(JobView.of(v), v.openedAt(), v.closedAt(), v.outcome(), v.decided(),
-                store.mayReopen(seen.account(), v), store.events(v.id()).stream().map(e -> new EventView(e.kind(), e.at(),
-                e.note())).toList(), store.earlier(v).stream().map(JobView::of).toList(), v.unit().id(), v.unit().pack(),
+                store.mayReopen(seen.account(), v), store.events(v.id()).stream().map(EventView::of).toList(), store.earlier(v).stream().map(JobView::of).toList(), v.unit().id(), v.unit().pack(),
                 overlay == null ? null : overlay.name(), store.twins(v).stream().map(TwinView::of).toList(), said, newer(seen), unit,
                 page, raw);
     }

@@ -4,7 +4,6 @@ import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
 import bricksignal.casework.Complaint;
 import bricksignal.casework.Line;
-import bricksignal.casework.Signer;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.EntryFormat;
 import bricksignal.casework.entry.Filed;
@@ -14,8 +13,6 @@ import bricksignal.casework.page.ProvingPage;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
-import bricksignal.server.account.Qualification;
-import bricksignal.server.account.Qualifications;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.LearningService;
 import bricksignal.server.log.EntryJson;
@@ -28,9 +25,10 @@ import bricksignal.server.site.SiteUnits;
 import bricksignal.server.words.Words;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -55,10 +53,10 @@ public class VisitService {
     private final Words words;
     private final Workbench workbench;
     private final LearningService learning;
-    private final Qualifications qualifications;
+    private final Signers signers;
 
     VisitService(Visits visits, VisitStore store, Cases cases, SessionAccounts accounts, SiteUnits units, EntryJson json, Words words,
-            Workbench workbench, LearningService learning, Qualifications qualifications) {
+            Workbench workbench, LearningService learning, Signers signers) {
         this.visits = visits;
         this.store = store;
         this.cases = cases;
@@ -68,7 +66,7 @@ public class VisitService {
         this.words = words;
         this.workbench = workbench;
         this.learning = learning;
-        this.qualifications = qualifications;
+        this.signers = signers;
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
@@ -91,13 +89,13 @@ public class VisitService {
     }
 
     /**
-     * Makes a job for whoever asks.
+     * Makes a job of today for whoever asks.
      *
      * @param dangers what the caller was told to do, because the complaint tells of it: the visit begins with it
      */
     @Transactional
-    public Visit make(String login, UUID unitId, String complaint, LocalDate day, List<Stop> dangers) {
-        Visit made = make(login, unitId, complaint, day);
+    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers) {
+        Visit made = make(login, unitId, complaint, store.today());
         long place = 0;
         for (Stop stop : dangers) {
             Filed told = new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, new Entry.Stopped(stop));
@@ -123,8 +121,9 @@ public class VisitService {
      *
      * @param digest names the text of the family that it is read with
      * @param entries oldest first
+     * @param logins of who made them, by account
      */
-    public record Kept(Visit visit, String digest, List<Evidence> entries, List<VisitEvent> events) {
+    public record Kept(Visit visit, String digest, List<Evidence> entries, List<VisitEvent> events, Map<UUID, String> logins) {
     }
 
     /** A visit with its case as it stands. */
@@ -134,7 +133,7 @@ public class VisitService {
     /** All that is kept of a visit, for going elsewhere. */
     public Kept kept(String login, UUID id) {
         VisitStore.Snapshot all = store.snapshot(login, id, 0);
-        return new Kept(all.visit(), all.unit().digest(), all.added(), store.events(id));
+        return new Kept(all.visit(), all.unit().digest(), all.added(), store.events(id), store.logins(all.added()));
     }
 
     /** A visit with its case, for what is made of both. */
@@ -172,7 +171,7 @@ public class VisitService {
                 continue;
             }
             Set<String> twins = twins(open, sent);
-            Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins, signer(open.visit().account())));
+            Filed kept = open.visit().visit().closed() ? sent : workbench.at(() -> Admission.admit(open.now(), sent, twins, signers.of(open.visit().account(), store.today())));
             if (fresh(open) && begun(open)) {
                 continue;
             }
@@ -217,29 +216,24 @@ public class VisitService {
         return open.now().lines().stream().allMatch(line -> line.filed().entry() instanceof Entry.Stopped);
     }
 
-    /** Who sends, with what is current today. */
-    private Signer signer(Account account) {
-        LocalDate today = LocalDate.now(ZoneId.systemDefault());
-        List<Qualification> current = qualifications.findByAccountIdOrderByUntil(account.id()).stream().filter(q -> q.current(today)).toList();
-        String numbers = current.stream().map(q -> words.of(Message.of("licence." + q.licence())) + " " + q.number()).collect(Collectors.joining(", "));
-        return new Signer(account.name() + (numbers.isEmpty() ? "" : " (" + numbers + ")"), current.stream().map(Qualification::licence).collect(Collectors.toSet()),
-                account.role() == Account.Role.LEAD);
-    }
-
     private void mayClose(Cases.Open open, Visit.Outcome outcome) {
         boolean already = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
         if (!already) {
-            NoticePage.keepsOpen(open.now(), outcome == Visit.Outcome.SHUT_OFF).ifPresent(why -> {
-                throw new Conflict(words.sentence(why) + ".");
+            keepsOpen(open.now(), outcome).ifPresent(why -> {
+                throw new Conflict(why);
             });
         }
-        boolean same = open.visit().visit().closed() && open.visit().visit().outcome() == outcome;
-        if (outcome == Visit.Outcome.FIXED && !same) {
-            List<Message> blocks = workbench.at(() -> ProvingPage.blocks(open.now()));
-            if (!blocks.isEmpty()) {
-                throw new Conflict(blocks.stream().map(words::sentence).collect(Collectors.joining(". ")) + ". Then the visit can be closed as fixed.");
-            }
+    }
+
+    /** What keeps a visit from being closed so, as a sentence; empty where nothing does. */
+    Optional<String> keepsOpen(Case now, Visit.Outcome outcome) {
+        Optional<String> stopped = NoticePage.keepsOpen(now, outcome == Visit.Outcome.SHUT_OFF).map(why -> words.sentence(why) + ".");
+        if (stopped.isPresent() || outcome != Visit.Outcome.FIXED) {
+            return stopped;
         }
+        List<Message> blocks = workbench.at(() -> ProvingPage.blocks(now));
+        return blocks.isEmpty() ? Optional.empty() : Optional.of(blocks.stream().map(words::sentence).collect(Collectors.joining(". "))
+                + ". Then the visit can be closed as fixed.");
     }
 
     /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago, and after what own records say of its family. */

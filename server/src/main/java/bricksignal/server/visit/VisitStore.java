@@ -6,6 +6,7 @@ import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.server.account.Account;
+import bricksignal.server.account.Accounts;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.log.Evidence;
@@ -15,22 +16,23 @@ import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.overlay.OverlayVersions;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.pack.UnitRef;
+import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.policy.PolicyService;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
+import bricksignal.server.site.UnitChange;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
@@ -53,10 +55,13 @@ class VisitStore {
     private final SiteService sites;
     private final OverlayVersions overlays;
     private final PolicyService policy;
-    private final Clock clock = Clock.system(ZoneId.systemDefault());
+    private final CompanyDay day;
+    private final Accounts people;
 
     VisitStore(Visits visits, VisitEvents events, EvidenceLog log, EntryJson json, SessionAccounts accounts, Packs packs,
-            SiteService sites, OverlayVersions overlays, PolicyService policy) {
+            SiteService sites, OverlayVersions overlays, PolicyService policy, CompanyDay day, Accounts people) {
+        this.people = people;
+        this.day = day;
         this.visits = visits;
         this.events = events;
         this.log = log;
@@ -102,6 +107,12 @@ class VisitStore {
         return sites.twinsOf(visit.unit());
     }
 
+    /** What was changed of the unit since it was made, newest first. */
+    @Transactional(readOnly = true)
+    List<UnitChange> changes(Visit visit) {
+        return sites.changes(visit.unit());
+    }
+
     /** Visits to the unit that were closed before this one began (its first entry), newest first; a later one is none, whatever is reopened. */
     @Transactional(readOnly = true)
     List<Visit> earlier(Visit visit) {
@@ -118,7 +129,7 @@ class VisitStore {
     @Transactional(readOnly = true)
     List<Filed> knownBefore(Visit visit, Optional<Entry.Experience> experience) {
         return Stream.concat(lastVisit(visit).stream(), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
-                .getBytes(StandardCharsets.UTF_8)).toString(), clock.millis(), null, known))).toList();
+                .getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, known))).toList();
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
@@ -127,13 +138,18 @@ class VisitStore {
         return earlier(visit).stream().findFirst().flatMap(last -> Optional.ofNullable(last.closedAt()).map(closed -> {
             double days = Math.floor(daysSince(closed));
             return new Filed(UUID.nameUUIDFromBytes((visit.id() + " after " + last.id()).getBytes(StandardCharsets.UTF_8)).toString(),
-                    clock.millis(), null, new Entry.Visited(days, changedOn(last), false));
+                    day.now().toEpochMilli(), null, new Entry.Visited(days, changedOn(last), false));
         })).filter(filed -> ((Entry.Visited) filed.entry()).days() <= MOST_DAYS);
+    }
+
+    /** The day of today, where the company works. */
+    LocalDate today() {
+        return day.today();
     }
 
     /** Days since then, at least 0. */
     double daysSince(Instant then) {
-        return Math.max(0, Duration.between(then, clock.instant()).toMinutes() / MINUTES_OF_A_DAY);
+        return Math.max(0, Duration.between(then, day.now()).toMinutes() / MINUTES_OF_A_DAY);
     }
 
     /** The part that was repaired last on a visit and not taken back, by id; null where none was. */
@@ -168,6 +184,12 @@ class VisitStore {
     private boolean stillStands(Evidence evidence) {
         String id = json.read(evidence).id();
         return Case.standing(log.of(evidence.visitId(), 0).stream().map(json::read).toList()).stream().anyMatch(filed -> filed.id().equals(id));
+    }
+
+    /** The logins of those who made entries, by account. */
+    @Transactional(readOnly = true)
+    Map<UUID, String> logins(List<Evidence> entries) {
+        return people.findAllById(entries.stream().map(Evidence::accountId).distinct().toList()).stream().collect(Collectors.toMap(Account::id, Account::login));
     }
 
     /** When it was closed and opened again. */
@@ -237,10 +259,9 @@ class VisitStore {
         if (log.lastPlace(visit.id()) != seenPlace) {
             return false;
         }
-        visit.close(clock.instant(), outcome, decided, verdict, seen.unit().digest(), board(visit));
-        visit.concluded(concluded.proven(), concluded.repaired(), concluded.board(), concluded.skipped(), concluded.bookMinutes(),
-                concluded.partsCost());
-        events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, clock.instant(), outcome + ": " + decided));
+        visit.close(day.now(), outcome, decided, verdict, seen.unit().digest(), board(visit));
+        visit.concluded(concluded);
+        events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, day.now(), outcome + ": " + decided));
         return true;
     }
 
@@ -256,7 +277,7 @@ class VisitStore {
             throw new Conflict("A visit is opened again by its technician on the day it was closed, and by the lead at any time. "
                     + "Ask the lead, or make a new job for this unit.");
         }
-        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.REOPENED, clock.instant(), reason + " (was closed as "
+        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.REOPENED, day.now(), reason + " (was closed as "
                 + visit.outcome() + ": " + visit.decided() + "; verdict: " + visit.verdict() + ")"));
         visit.reopen();
     }
@@ -269,7 +290,7 @@ class VisitStore {
         if (!visit.closed() || !visit.boardChanged()) {
             throw new Conflict("No board was changed on visit " + visit.number() + ", or it is not closed. Choose the visit that changed the board.");
         }
-        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.SHOP_TEST, clock.instant(), found.name()));
+        events.save(VisitEvent.of(visit, account, VisitEvent.Kind.SHOP_TEST, day.now(), found.name()));
         visit.tested(found);
     }
 
@@ -279,7 +300,7 @@ class VisitStore {
         Account account = accounts.of(login);
         Visit visit = own(account, visits.locked(id).orElse(null));
         if (visit.closed()) {
-            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.CHANGED_AFTER, clock.instant(), note));
+            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.CHANGED_AFTER, day.now(), note));
         }
     }
 
@@ -287,7 +308,7 @@ class VisitStore {
     boolean mayReopen(Account account, Visit visit) {
         Instant closed = visit.closedAt();
         return closed != null && (account.role() == Account.Role.LEAD
-                || LocalDate.ofInstant(closed, clock.getZone()).equals(LocalDate.now(clock)));
+                || day.of(closed).equals(day.today()));
     }
 
     /** Goes over to the pack as it is installed. */
@@ -299,7 +320,7 @@ class VisitStore {
         String newest = packs.digestOf(visit.unit().pack(), choices(board(visit)));
         String digest = visit.packDigest();
         if (digest != null && !digest.equals(newest)) {
-            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.PACK_CHANGED, clock.instant(), digest + " to " + newest));
+            events.save(VisitEvent.of(visit, account, VisitEvent.Kind.PACK_CHANGED, day.now(), digest + " to " + newest));
             visit.goOver(newest);
         }
     }

@@ -1,0 +1,28 @@
+package bricksignal.server.visit;
+
+import bricksignal.server.problem.BadInput;
+import java.time.Instant;
+import java.time.LocalDate;
+
+/** The days that a visit can be planned for: before and after them a clock or a hand is wrong. */
+final class VisitDays {
+
+    private static final LocalDate FIRST = LocalDate.of(2000, 1, 1);
+    private static final LocalDate LAST = LocalDate.of(2200, 1, 1);
+    static final Instant FIRST_MOMENT = Instant.parse("2000-01-01T00:00:00Z");
+    static final Instant LAST_MOMENT = Instant.parse("2200-01-01T00:00:00Z");
+
+    private VisitDays() {
+    }
+
+    /**
+     * Lets a day through.
+     *
+     * @throws BadInput if no job is planned on it
+     */
+    static void check(String field, LocalDate day) {
+        if (day.isBefore(FIRST) || day.isAfter(LAST)) {
+            throw new BadInput(field, "'" + day + "' is not a day that jobs are planned on; choose one between " + FIRST + " and " + LAST + ".");
+        }
+    }
+}
