@@ -170,8 +170,26 @@ describe('the policy', () => {
 
 describe('the order of repair', () => {
   const repairs = [
-    { part: 'igniter', label: 'igniter', probability: 0.9, cost: 80.4, done: false, offered: true, board: false },
-    { part: 'board', label: 'control board', probability: 0.1, cost: 402, done: false, offered: false, board: true },
+    {
+      part: 'igniter',
+      label: 'igniter',
+      probability: 0.9,
+      cost: 80.4,
+      done: false,
+      offered: true,
+      board: false,
+      needs: [],
+    },
+    {
+      part: 'board',
+      label: 'control board',
+      probability: 0.1,
+      cost: 402,
+      done: false,
+      offered: false,
+      board: true,
+      needs: [],
+    },
   ]
   const handle = (closedAt: string | null, add = vi.fn()): Partial<Record<keyof VisitHandle, unknown>> => ({
     id: 'v1',

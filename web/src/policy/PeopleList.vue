@@ -1,19 +1,13 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
-import { answer, api, type Person, Problem } from '../api/client'
+import { answer, api, type Licence, type Person, Problem } from '../api/client'
+import { useLicences } from '../api/useLicences'
 
-type Licence = 'GAS' | 'REFRIGERANT' | 'ELECTRICAL' | 'SOLID_FUEL'
-const licences: Record<Licence, string> = {
-  GAS: 'Gas license',
-  REFRIGERANT: 'Refrigerant certificate',
-  ELECTRICAL: 'Electrical license',
-  SOLID_FUEL: 'Solid fuel certificate',
-}
 const queries = useQueryClient()
 const people = useQuery({ queryKey: ['people'], queryFn: () => answer<Person[]>(api.GET('/api/people')) })
 const who = ref('')
-const licence = ref<Licence>('GAS')
+const licence = ref<Licence['licence']>('GAS')
 const number = ref('')
 const region = ref('')
 const until = ref('')
@@ -24,6 +18,7 @@ async function attempt(work: () => Promise<unknown>) {
   try {
     await work()
     await queries.invalidateQueries({ queryKey: ['people'] })
+    await queries.invalidateQueries({ queryKey: ['licences'] })
   } catch (failure) {
     problem.value = failure as Problem
   }
@@ -40,7 +35,8 @@ const add = () =>
   })
 const remove = (login: string, id: string) =>
   attempt(() => answer(api.DELETE('/api/people/{login}/qualifications/{id}', { params: { path: { login, id } } })))
-const named = (l: string) => licences[l as Licence] ?? l
+const licences = useLicences()
+const named = (l: string) => licences.data.value?.find((one) => one.licence === l)?.label ?? l
 </script>
 
 <template>
@@ -67,7 +63,7 @@ const named = (l: string) => licences[l as Licence] ?? l
       </select>
       <label for="licence">License</label>
       <select id="licence" v-model="licence" class="form-select field">
-        <option v-for="(text, key) in licences" :key="key" :value="key">{{ text }}</option>
+        <option v-for="l in licences.data.value" :key="l.licence" :value="l.licence">{{ l.label }}</option>
       </select>
       <label for="licence-number">Number</label>
       <input id="licence-number" v-model="number" class="form-control field" maxlength="60" required />

@@ -2,7 +2,9 @@
 import { onKeyStroke } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Page, TestLine, TestView } from '../api/client'
+import CautionList from './CautionList.vue'
 import { minutes, percent } from './format'
+import NeedsLicence from './NeedsLicence.vue'
 import PlanTree from './PlanTree.vue'
 import { usePlan } from './useDetails'
 
@@ -76,10 +78,8 @@ onKeyStroke(['w', 'W'], (event) => {
       start the clock with the call, tap what comes, and say when nothing more comes
     </p>
     <p v-else class="how" data-test="how">{{ how }}</p>
-    <p v-for="c in test.cautions" :key="c" class="caution">{{ c }}</p>
-    <p v-if="test.afterwards.length" class="after" data-test="afterwards">
-      <strong>Afterwards:</strong> {{ test.afterwards.join(' ') }}
-    </p>
+    <NeedsLicence v-if="test.safety.needs.length" :needs="test.safety.needs" />
+    <CautionList :safety="test.safety" />
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ test.change }}: it is in, start its clock
     </button>
@@ -90,7 +90,7 @@ onKeyStroke(['w', 'W'], (event) => {
       <ul v-else class="why">
         <li v-for="o in test.outcomes" :key="o.expected">
           {{ o.expected }} ({{ percent(o.probability) }}):
-          {{ o.suspects.join(', ') || 'nobody yet known; take it again' }}
+          {{ o.ends || o.suspects.join(', ') || 'nobody yet known; take it again' }}
         </li>
       </ul>
     </div>
@@ -108,7 +108,8 @@ onKeyStroke(['w', 'W'], (event) => {
       <li v-for="o in test.outcomes" :key="o.expected" :class="{ nominal: o.nominal }">
         <strong class="num">{{ o.expected }}</strong><span class="num">{{ percent(o.probability) }}</span>
         <span class="who"
-          >{{ o.suspects.slice(0, 2).join(', ') || 'take it again' }}{{ o.suspects.length > 2 ? ' …' : '' }}</span
+          >{{ o.ends || o.suspects.slice(0, 2).join(', ') || 'take it again'
+          }}{{ !o.ends && o.suspects.length > 2 ? ' …' : '' }}</span
         >
       </li>
     </ul>
@@ -149,13 +150,6 @@ onKeyStroke(['w', 'W'], (event) => {
 .how {
   margin: 0.1rem 0 0.25rem;
   font-size: 1.0625rem;
-}
-.caution {
-  font-size: 0.9375rem;
-}
-.after {
-  font-size: 0.875rem;
-  margin: 0;
 }
 .tools {
   display: flex;

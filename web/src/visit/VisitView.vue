@@ -11,7 +11,7 @@ import KeyHelp from './KeyHelp.vue'
 import LoginInPlace from './LoginInPlace.vue'
 import PackNews from './PackNews.vue'
 import RefusedEntries from './RefusedEntries.vue'
-import DangerButton from './DangerButton.vue'
+import DangerList from './DangerList.vue'
 import ReopenVisit from './ReopenVisit.vue'
 import StopPanel from './StopPanel.vue'
 
@@ -36,6 +36,8 @@ const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1000)
 const since = (at: number) => clock((now.value - at) / 1000)
 const help = ref(false)
+const danger = ref(false)
+const mayStop = computed(() => !handle.visit.value?.closedAt && !handle.page.value?.stops.length)
 
 function onKey(event: KeyboardEvent) {
   const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
@@ -50,14 +52,29 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <LoginInPlace v-if="lostSession" :waiting="handle.waiting.value.length" @done="handle.resume" />
   <div v-if="handle.visit.value && handle.page.value" class="visit">
     <nav class="steps no-print" aria-label="Steps of the visit">
-      <RouterLink :to="{ name: 'before', params: { id } }">1 Before<span class="long"> power</span></RouterLink>
-      <RouterLink :to="{ name: 'power', params: { id } }">2 Power<span class="long"> and call</span></RouterLink>
-      <RouterLink :to="{ name: 'work', params: { id } }">3 Work</RouterLink>
-      <RouterLink :to="{ name: 'verdict', params: { id } }">4 Verdict</RouterLink>
-      <RouterLink :to="{ name: 'prove', params: { id } }">5 Prove</RouterLink>
+      <RouterLink :to="{ name: 'before', params: { id } }"
+        ><span class="long">1 </span>Before<span class="long"> power</span></RouterLink
+      >
+      <RouterLink :to="{ name: 'power', params: { id } }"
+        ><span class="long">2 </span>Power<span class="long"> and call</span></RouterLink
+      >
+      <RouterLink :to="{ name: 'work', params: { id } }"><span class="long">3 </span>Work</RouterLink>
+      <RouterLink :to="{ name: 'verdict', params: { id } }"><span class="long">4 </span>Verdict</RouterLink>
+      <RouterLink :to="{ name: 'prove', params: { id } }"><span class="long">5 </span>Prove</RouterLink>
+      <button
+        v-if="mayStop"
+        class="key danger"
+        type="button"
+        data-test="danger"
+        :aria-expanded="danger"
+        @click="danger = !danger"
+      >
+        Danger<span class="long"> found</span>
+      </button>
       <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>
+    <DangerList v-if="mayStop && danger" @done="danger = false" />
     <p v-if="waiting" class="banner" role="status" data-test="outbox">
       {{ handle.waiting.value.length }} kept on this device, not yet saved. {{ handle.problem.value?.message }}
     </p>
@@ -87,7 +104,6 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       </details>
     </template>
     <RouterView v-else />
-    <DangerButton v-if="!handle.visit.value.closedAt && !handle.page.value.stops.length" />
     <KeyHelp v-model="help" />
   </div>
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
@@ -159,6 +175,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 .keys {
   order: 4;
 }
+.danger {
+  order: 5;
+  align-self: center;
+  margin-left: 0.75rem;
+  min-height: 36px;
+  border-color: var(--danger);
+  color: var(--danger);
+}
 .changes {
   list-style: none;
   margin: 0;
@@ -207,6 +231,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     flex: 1;
     padding-inline: 0.3rem;
     justify-content: center;
+    font-size: 0.875rem;
+  }
+  .danger {
+    margin-left: 0.35rem;
+    padding-inline: 0.4rem;
     font-size: 0.875rem;
   }
 }

@@ -282,8 +282,7 @@ function pick(net: string) {
     display: flex;
     flex-direction: column;
     align-items: stretch;
-    /* the bars above, and below the button for whoever finds danger */
-    height: calc(100dvh - 156px);
+    height: calc(100dvh - 96px);
   }
   .area-next {
     flex: 0 1 auto;

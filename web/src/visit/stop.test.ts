@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import NewJobView from '../jobs/NewJobView.vue'
 import PeopleList from '../policy/PeopleList.vue'
 import { json, router, serve, shown } from '../testing'
-import DangerButton from './DangerButton.vue'
+import DangerList from './DangerList.vue'
 import StopPanel from './StopPanel.vue'
 import TemporaryChange from './TemporaryChange.vue'
 
@@ -77,10 +77,9 @@ describe('danger', () => {
   it('is told at any time, out of what may be found at the unit', async () => {
     const add = vi.fn().mockResolvedValue(true)
     const unit = ref({ dangers: [{ finding: 'CO_ROOM', what: 'Carbon monoxide in the room' }] })
-    const page = shown(DangerButton, { handle: { unit, add } })
-    expect(page.find('[data-test=dangers]').exists()).toBe(false)
-    await page.get('[data-test=danger]').trigger('click')
+    const page = shown(DangerList, { handle: { unit, add } })
     await page.get('[data-test=danger-CO_ROOM]').trigger('click')
+    expect(page.emitted('done')).toHaveLength(1)
     expect(add).toHaveBeenCalledWith({ kind: 'STOPPED', finding: 'CO_ROOM' })
   })
 })
@@ -145,10 +144,13 @@ describe('people and licenses', () => {
       },
       { login: 'tobin', name: 'Tobin', role: 'TECHNICIAN', qualifications: [] },
     ]
-    const came = serve((request) => json(request.method === 'GET' ? people : people[0]))
+    const gas = { licence: 'GAS', label: 'gas license', mine: false, needed: '' }
+    const came = serve((request) =>
+      json(request.method !== 'GET' ? people[0] : new URL(request.url).pathname === '/api/licences' ? [gas] : people),
+    )
     const page = shown(PeopleList)
     await flushPromises()
-    expect(page.get('[data-test=person-ines]').text()).toContain('Gas license SK-1, Skerrow, ended 2026-11-29')
+    expect(page.get('[data-test=person-ines]').text()).toContain('gas license SK-1, Skerrow, ended 2026-11-29')
     expect(page.get('[data-test=person-tobin]').text()).toContain('no license on file')
     await page.get('#person').setValue('tobin')
     await page.get('#licence-number').setValue('SK-2')

@@ -21,8 +21,7 @@ const test = (id: string, more = {}) => ({
   reading: true,
   sequence: false,
   unplugged: [],
-  cautions: [],
-  afterwards: [],
+  safety: { ended: [], cautions: [], afterwards: [], needs: [] as string[] },
   outcomes: [
     { expected: '27 V', probability: 0.7, suspects: ['igniter', 'board', 'wire'], nominal: true },
     { expected: 'about 0', probability: 0.3, suspects: [], nominal: false },
@@ -183,6 +182,14 @@ describe('the work', () => {
   })
 })
 
+const caution = (hazard: string, before: string, isTold = false) => ({
+  hazard,
+  name: hazard.toLowerCase(),
+  before,
+  told: isTold,
+})
+const safe = (cautions: unknown[], more = {}) => ({ ended: [], cautions, afterwards: [], needs: [], ...more })
+
 describe('what to do next', () => {
   const told = (more = {}, props = {}) => {
     const mounted = shown(DoNext, {
@@ -193,13 +200,34 @@ describe('what to do next', () => {
   }
 
   it('says where, with which setting, when, and what it should read', () => {
-    const mounted = told({ unplugged: ['P3'], cautions: ['Line voltage.'] })
+    const mounted = told({ unplugged: ['P3'], safety: safe([caution('LINE', 'Line voltage.')]) })
     expect(mounted.get('[data-test=how]').text()).toBe('pull P3 · AC volts · heating · should read 27 V')
     expect(mounted.get('.caution').text()).toBe('Line voltage.')
     expect(mounted.get('.tag').text()).toBe('DO NEXT')
     expect(told({}, { purpose: 'PROVE' }).get('.tag').text()).toBe('PROVE')
     expect(mounted.findAll('.outcomes li')[0]!.text()).toContain('igniter, board …')
     expect(mounted.findAll('.outcomes li')[1]!.text()).toContain('take it again')
+  })
+
+  it('tells what can hurt in full where it begins and by name while it goes on', async () => {
+    const cautions = [caution('LINE', 'One hand.', true), caution('SERIES', 'Clips on, power off.')]
+    const mounted = told({ safety: safe(cautions, { ended: ['Covers back.'], afterwards: ['Meter out.'] }) })
+    expect(mounted.get('[data-test=ended]').text()).toBe('First: Covers back.')
+    expect(mounted.findAll('[data-test=caution]').map((c) => c.text())).toEqual(['Clips on, power off.'])
+    expect(mounted.get('[data-test=still]').text()).toContain('Still: line')
+    expect(mounted.get('[data-test=afterwards]').text()).toContain('Meter out.')
+    await mounted.get('[data-test=still]').trigger('click')
+    expect(mounted.findAll('[data-test=caution]').map((c) => c.text())).toEqual(['One hand.', 'Clips on, power off.'])
+  })
+
+  it('says to whoever lacks a licence whom to call, and that an outcome ends the work', async () => {
+    const gas = { licence: 'GAS', label: 'gas license', mine: false, needed: 'Needs a gas license: call Odile.' }
+    serve({ '/api/licences': [gas, { ...gas, licence: 'REFRIGERANT', mine: true, needed: 'not said' }] })
+    const outcomes = [{ expected: 'yes', probability: 0.1, suspects: [], nominal: false, ends: 'stops the work: gas' }]
+    const mounted = told({ safety: safe([], { needs: ['GAS', 'REFRIGERANT'] }), outcomes })
+    await flushPromises()
+    expect(mounted.findAll('[data-test=needs]').map((n) => n.text())).toEqual(['Needs a gas license: call Odile.'])
+    expect(mounted.get('.outcomes').text()).toContain('stops the work: gas')
   })
 
   it('says why by a tap or a key: the plan where there is one, else what each reading would mean', async () => {

@@ -6,7 +6,6 @@ import bricksignal.casework.entry.Filed;
 import bricksignal.casework.entry.Refused;
 import bricksignal.core.circuit.solve.Meter;
 import bricksignal.core.circuit.solve.Solution;
-import bricksignal.core.danger.Allowed;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.SequenceModel;
@@ -142,7 +141,7 @@ final class EntryReader {
 
     /** What is put into the unit for a test, or a change that its circuit allows, by the id of either. */
     Message change(String test) {
-        Change allowed = Allowed.of(model, pack.catalogue().safety()).get(test);
+        Change allowed = pack.catalogue().safety().allowed().get(test);
         if (allowed != null) {
             return allowed.says();
         }

@@ -19,6 +19,7 @@ import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.Trace;
 import bricksignal.core.unit.Place;
 import bricksignal.core.words.Message;
+import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -141,9 +142,9 @@ class AdmissionTest {
         CaseUnit renamed = Units.furnace("renamed", text -> text.replaceAll("(?m)^  \"off\":( +)\\{label", "  cold:$1{label")
                 .replace("moment: \"off\"", "moment: cold").replaceAll("(?m)^  found:( +)\\{label", "  arrived:$1{label")
                 .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]"));
-        var before = Details.test(fresh(FURNACE), "ohms-igniter").cautions();
-        assertThat(before).isNotEmpty().contains(Hazard.DEAD_WORK.before());
-        assertThat(Details.test(fresh(renamed), "ohms-igniter").cautions()).isEqualTo(before);
+        var before = Details.test(fresh(FURNACE), "ohms-igniter").safety();
+        assertThat(before.cautions()).extracting(caution -> caution.hazard()).contains(Hazard.DEAD_WORK);
+        assertThat(Details.test(fresh(renamed), "ohms-igniter").safety()).isEqualTo(before);
         assertThat(Details.before(fresh(renamed))).hasSameSizeAs(Details.before(fresh(FURNACE)));
         refused(fresh(renamed), new Entry.FreeReading("hsi-ret", "hsi-plug", MeterMode.OHMS, "standby", "5"), "moment",
                 "entry.not-off");
@@ -151,8 +152,44 @@ class AdmissionTest {
 
     @Test
     void lineVoltageIsToldWhereItIsWithinReach() {
-        assertThat(Details.test(fresh(FURNACE), "v.HSI.warm-up").cautions()).contains(Hazard.LINE.before());
-        assertThat(Details.test(fresh(FURNACE), "feed.inducer-motor").cautions()).as("a cord is put on what is off").contains(Hazard.DEAD_WORK.before());
+        assertThat(told(fresh(FURNACE), "v.HSI.warm-up")).contains(Hazard.LINE);
+        assertThat(told(fresh(FURNACE), "feed.inducer-motor")).as("a cord is put on what is off").contains(Hazard.DEAD_WORK);
+    }
+
+    private static List<Hazard> told(Case now, String test) {
+        return Details.test(now, test).safety().cautions().stream().filter(caution -> !caution.told()).map(caution -> caution.hazard()).toList();
+    }
+
+    /** With the power off for one test, and off for the next: told once; live again: how the first ended, and what is new in full. */
+    @Test
+    void whatCanHurtIsToldWhereItBeginsAndHowItEndsWhereItDoes() {
+        assertThat(told(fresh(FURNACE), "ohms-igniter")).contains(Hazard.DEAD_WORK);
+        Case off = with(FURNACE, new Entry.TestReading("ohms-igniter", "50"));
+        assertThat(told(off, "ohms-igniter")).doesNotContain(Hazard.DEAD_WORK);
+        assertThat(Details.test(off, "ohms-igniter").safety().cautions()).as("by name").anyMatch(caution -> caution.hazard() == Hazard.DEAD_WORK && caution.told());
+        assertThat(Details.test(off, "ohms-igniter").safety().ended()).isEmpty();
+        assertThat(told(off, "v.HSI.warm-up")).contains(Hazard.LINE);
+        assertThat(Details.test(off, "v.HSI.warm-up").safety().ended()).contains(Hazard.DEAD_WORK.after());
+        Case back = off.and(filed("back", new Entry.TakeBack(), "e1"));
+        assertThat(told(back, "ohms-igniter")).as("what was taken back told nothing").contains(Hazard.DEAD_WORK);
+    }
+
+    /** A yes to the smell of gas is no reading to be taken again. */
+    @Test
+    void outcomeThatEndsTheWorkSaysSo() {
+        var outcomes = Details.test(fresh(FURNACE), "danger.gas-smell").outcomes();
+        assertThat(outcomes).anySatisfy(outcome -> assertThat(Units.ENGLISH.sentence(outcome.ends())).startsWith("Stops the work"));
+        assertThat(Details.test(fresh(FURNACE), "ohms-igniter").outcomes()).allMatch(outcome -> outcome.ends().equals(Message.NOTHING));
+    }
+
+    @Test
+    void actsOfTheGasAreForWhoeverHasTheLicence() {
+        assertThat(Details.test(fresh(FURNACE), "feed.gas-valve").safety().needs()).containsExactly(bricksignal.core.unit.Stop.Licence.GAS);
+        assertThat(Details.test(fresh(FURNACE), "ohms-igniter").safety().needs()).isEmpty();
+        assertThat(Details.repairs(with(FURNACE, new Entry.Repaired("igniter")))).anySatisfy(repair -> {
+            assertThat(repair.part()).isEqualTo("gas-valve");
+            assertThat(repair.needs()).containsExactly(bricksignal.core.unit.Stop.Licence.GAS);
+        });
     }
 
     // --- what an entry is about ----------------------------------------------------------------------------------------------------

@@ -61,14 +61,14 @@ public final class SafetyPage {
 
     private static void family(StringBuilder page, CompiledPack pack, Function<Message, String> words) {
         UnitModel model = pack.model();
-        page.append("\n## ").append(model.title()).append("\n\n| test | when | hazards | put in or taken off |\n|---|---|---|---|\n");
+        page.append("\n## ").append(model.title()).append("\n\n| test | when | hazards | license | put in or taken off |\n|---|---|---|---|---|\n");
         Map<String, List<String>> alike = new LinkedHashMap<>();
         for (Test test : pack.catalogue().tests()) {
             String hazards = pack.catalogue().safety().hazards(test).stream().map(SafetyPage::plain).collect(Collectors.joining(", "));
             Change change = test instanceof Test.Check check ? check.change() : Change.NONE;
             boolean look = test instanceof Test.Check check && check.sense().onlyPerceives();
             if (!look || !hazards.isEmpty()) {
-                String key = " | " + model.moment(test.moment()).label() + " | " + hazards + " | " + words.apply(change.says()) + " |";
+                String key = " | " + model.moment(test.moment()).label() + " | " + hazards + " | " + licences(pack.catalogue().safety().licences(test)) + " | " + words.apply(change.says()) + " |";
                 alike.computeIfAbsent(key, k -> new ArrayList<>()).add(words.apply(test.label()));
             }
         }
@@ -81,6 +81,10 @@ public final class SafetyPage {
 
     private static void row(StringBuilder page, String... cells) {
         page.append("| ").append(String.join(" | ", Arrays.asList(cells))).append(" |\n");
+    }
+
+    private static String licences(Set<Stop.Licence> needed) {
+        return needed.stream().map(SafetyPage::plain).collect(Collectors.joining(", "));
     }
 
     private static String plain(Enum<?> constant) {

@@ -14,12 +14,14 @@ import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test.Check;
 import bricksignal.core.unit.Test.Reading;
 import bricksignal.core.unit.Test.Sense;
 import bricksignal.core.unit.UnitModel;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
@@ -69,7 +71,26 @@ class SafetyRulesTest {
         }
         assertThat(model.checks()).as("no pack feeds anything by itself").noneMatch(check -> check.change().kind() == Change.Kind.FED);
         boolean gas = model.dangers().fuels().contains(Dangers.Fuel.GAS);
+        model.parts().forEach(part -> assertThat(pack.catalogue().safety().licences(part)).as("%s of %s", part.id(), way.family()).isEqualTo(licences(model, part, gas)));
+        assertThat(pack.space().faults().stream().map(fault -> fault.remedy().toString())).as("a licence follows from what a part is").noneMatch(
+                remedy -> remedy.contains("licensed"));
         assertThat(pack.catalogue().tests().stream().anyMatch(test -> test.id().equals("danger.gas-smell"))).as("gas is smelt for first").isEqualTo(gas);
+    }
+
+    /** Said again by what stands in the circuit: a valve that lets gas through, a motor in a sealed circuit, whatever feeds the house. */
+    private static Set<Stop.Licence> licences(UnitModel model, Part part, boolean gas) {
+        Set<Stop.Licence> needed = EnumSet.noneOf(Stop.Licence.class);
+        Set<Device> kinds = Set.copyOf(model.devices(part));
+        if (kinds.contains(Device.GAS_VALVE) || gas && kinds.contains(Device.CONTROL_BOARD)) {
+            needed.add(Stop.Licence.GAS);
+        }
+        if (kinds.contains(Device.COMPRESSOR) || part.label().startsWith("refrigerant") || part.label().matches("(high|low) pressure switch|re(versing|heat) valve")) {
+            needed.add(Stop.Licence.REFRIGERANT);
+        }
+        if (kinds.contains(Device.SUPPLY)) {
+            needed.add(Stop.Licence.ELECTRICAL);
+        }
+        return needed;
     }
 
     private static void reading(CompiledPack pack, Reading reading, Set<Hazard> hazards) {
@@ -79,7 +100,11 @@ class SafetyRulesTest {
         if (reading.mode() == bricksignal.core.circuit.solve.MeterMode.DC_MICROAMPS) {
             assertThat(hazards).as("%s: clips with the power off", reading.id()).contains(Hazard.SERIES);
         }
+        if (reading.mode() == bricksignal.core.circuit.solve.MeterMode.PSI && model.dangers().refrigerant() != Dangers.Refrigerant.NONE) {
+            assertThat(pack.catalogue().safety().licences(reading)).as("%s opens a sealed circuit", reading.id()).contains(Stop.Licence.REFRIGERANT);
+        }
         if (reading.place() instanceof Place.Gauge gauge && gauge.quantity().matches("gas|manifold|pilot-line")) {
+            assertThat(pack.catalogue().safety().licences(reading)).as("%s is gas work", reading.id()).contains(Stop.Licence.GAS);
             assertThat(hazards).as("%s is at a tap", reading.id()).contains(Hazard.GAS_TAP);
         }
         if (reading.place() instanceof Place.Across across && !off) {

@@ -70,6 +70,24 @@ class StopsTest {
         release("tobin", today);
     }
 
+    /** Whoever lacks a licence is told whom to call, of those who have it today. */
+    @Test
+    void licenceIsMineOrSomebodysToCall() {
+        String held = hold("tobin", LocalDate.now().minusDays(1));
+        JsonNode gas = licence(tobin, "GAS");
+        assertThat(gas.get("mine").asBoolean()).as("it ended yesterday").isFalse();
+        assertThat(gas.get("needed").asString()).contains("gas license").contains("Ines Marrow").doesNotContain("Tobin");
+        String today = hold("tobin", LocalDate.now());
+        assertThat(licence(tobin, "GAS").get("mine").asBoolean()).isTrue();
+        release("tobin", held);
+        release("tobin", today);
+    }
+
+    private static JsonNode licence(Client client, String named) {
+        return java.util.stream.StreamSupport.stream(client.get("/api/licences").json().spliterator(), false).filter(one -> one.get("licence").asString().equals(named)).findFirst()
+                .orElseThrow();
+    }
+
     @Test
     void leadLetsNoGasGoOn() {
         String visit = ines.job("f1-furnace", "no heat");

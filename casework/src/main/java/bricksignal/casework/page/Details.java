@@ -4,7 +4,6 @@ import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
 import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
-import bricksignal.core.danger.Allowed;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
@@ -16,6 +15,7 @@ import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Setup;
+import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -45,9 +45,10 @@ public final class Details {
      * @param cost of repairing it and trying the unit, in the pack's currency
      * @param done whether it was repaired
      * @param offered whether its repair may be entered now
+     * @param needs the licences of whoever repairs it
      */
     public record Repair(String part, String label, double probability, double cost, boolean board, boolean done,
-            boolean offered) {
+            boolean offered, List<Stop.Licence> needs) {
     }
 
     /** The entries with what each says, oldest first. */
@@ -160,7 +161,7 @@ public final class Details {
 
     /** The temporary changes that may be made now; none while something stands that ended the diagnosis. */
     public static List<ChangeLine> changes(Case now) {
-        return now.stops().isEmpty() ? Allowed.of(now.unit().model(), now.unit().pack().catalogue().safety()).entrySet().stream()
+        return now.stops().isEmpty() ? now.unit().pack().catalogue().safety().allowed().entrySet().stream()
                 .map(change -> new ChangeLine(change.getKey(), change.getValue().says())).toList() : List.of();
     }
 
@@ -190,6 +191,6 @@ public final class Details {
         double probability = now.diagnosis().hypotheses().stream().filter(h -> now.diagnosis().hypothesis(h).parts().contains(part))
                 .mapToDouble(now.diagnosis()::belief).sum();
         return new Repair(id, part.label(), probability, planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
-                !done && Admission.mayBeRepaired(now, part));
+                !done && Admission.mayBeRepaired(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)));
     }
 }

@@ -5,6 +5,7 @@ import bricksignal.casework.Stamps;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.DangerTest;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
@@ -34,8 +35,7 @@ import org.jspecify.annotations.Nullable;
  * @param should what a unit in good order shows; empty where nothing is due
  * @param at seconds of its run
  * @param unplugged connectors that are pulled, as people say it
- * @param cautions what can hurt somebody at it and what to do about that before, in order
- * @param afterwards how that ends
+ * @param safety what can hurt somebody at it, what to do about that before and after, and who may
  * @param change what is put into the unit for it and must come out again, or null
  * @param why why it is proposed
  * @param outcomes what it may show, most likely first
@@ -43,14 +43,14 @@ import org.jspecify.annotations.Nullable;
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, boolean canReadOpen, Message moment, Message should, double at,
-        boolean powerOff, List<String> unplugged, double minutes, List<Message> cautions, List<Message> afterwards,
+        boolean powerOff, List<String> unplugged, double minutes, Cautions safety,
         @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp) {
 
     private static final double WORTH_NAMING = 0.005;
     private static final int MOST_SUSPECTS = 4;
 
-    /** What a test may show; nominal where a unit in good order shows it. */
-    public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects) {
+    /** What a test may show; nominal where a unit in good order shows it; ends where it stops the work. */
+    public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects, Message ends) {
     }
 
     /**
@@ -76,7 +76,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 Instruction.when(now.unit().pack(), test), Instruction.should(now, test), at,
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
-                cautions(now.unit().pack(), test), afterwards(now.unit().pack(), test), test instanceof Test.Check check && check.change().made() ? check.change().says() : null,
+                Cautions.of(now, test), test instanceof Test.Check check && check.change().made() ? check.change().says() : null,
                 Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading));
     }
 
@@ -111,8 +111,14 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         return proposal.branches().stream().filter(b -> b.probability() >= WORTH_NAMING).map(branch -> {
             Message expected = expected(now, proposal.test(), branch.looksLike());
             return new Outcome(expected, branch.probability(), near(nominal, branch.looksLike()) || expected.equals(due),
-                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS));
+                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS), ends(now, proposal.test(), branch.looksLike()));
         }).toList();
+    }
+
+    /** What a yes finds that ends the diagnosis; nothing for any other outcome. */
+    private static Message ends(Case now, Test test, Prediction shows) {
+        return test instanceof Test.Check check && shows instanceof Prediction.Chance chance && chance.yes() >= 0.5 ? DangerTest.finds(now.unit().model(), check)
+                .map(stop -> Message.of("outcome.ends", stop.says("what"))).orElse(Message.NOTHING) : Message.NOTHING;
     }
 
     /** Suspects that matter, by name. */
@@ -128,10 +134,5 @@ public record TestPage(String id, Message title, Message instruction, boolean re
     /** What can hurt somebody at a test, and what to do about it before, in order. */
     static List<Message> cautions(CompiledPack pack, Test test) {
         return pack.catalogue().safety().hazards(test).stream().map(Hazard::before).toList();
-    }
-
-    /** How it ends. */
-    private static List<Message> afterwards(CompiledPack pack, Test test) {
-        return pack.catalogue().safety().hazards(test).stream().map(Hazard::after).filter(after -> !after.equals(Message.NOTHING)).toList();
     }
 }

@@ -2,7 +2,6 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.CaseUnit;
 import bricksignal.core.circuit.solve.MeterMode;
-import bricksignal.core.danger.Allowed;
 import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.SequenceModel;
@@ -95,7 +94,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
                         Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
-                model.calls().stream().map(call -> call(model, call, Allowed.of(model, pack.catalogue().safety()))).toList(), complaints(pack),
+                model.calls().stream().map(call -> call(model, call, pack.catalogue().safety().allowed())).toList(), complaints(pack),
                 model.dangers().burns() ? List.of(Hazard.FLAME.before()) : List.of(),
                 Stream.of(Stop.values()).filter(stop -> stop.concerns(model.dangers())).map(stop -> new Danger(stop, stop.says("what"))).toList(),
                 unit.waiting().map(UnitPage::waits).orElse(null), Message.of("defer"));

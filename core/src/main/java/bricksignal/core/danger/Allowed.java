@@ -16,13 +16,13 @@ import java.util.Map;
  * The temporary changes that a unit's circuit allows, chosen and never typed: a plug off, a wire off, a call placed by a jumper, a door
  * switch held. Nothing is among them that bridges a switch which keeps people or the unit safe.
  */
-public final class Allowed {
+final class Allowed {
 
     private Allowed() {
     }
 
     /** The changes by id, in the order of the circuit. */
-    public static Map<String, Change> of(UnitModel model, Safety safety) {
+    static Map<String, Change> of(UnitModel model, Safety safety) {
         Map<String, Change> changes = new LinkedHashMap<>();
         calls(model, safety).forEach(change -> changes.put("call." + change.at(), change));
         model.dangers().guards().forEach((element, guard) -> {

@@ -1,5 +1,6 @@
 package bricksignal.core.danger;
 
+import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 
 /**
@@ -8,48 +9,60 @@ import bricksignal.core.words.Message;
  */
 public enum Hazard {
     /** A refrigerant that burns (ASHRAE 15, IEC 60335-2-40, from memory): any electrical act. */
-    FLAMMABLE_REFRIGERANT(false),
+    FLAMMABLE_REFRIGERANT(false, Stop.Licence.NONE),
     /** Hands on conductors that are off (OSHA 1910.147 and .333, NFPA 70E article 120, from memory). */
-    DEAD_WORK(true),
+    DEAD_WORK(true, Stop.Licence.NONE),
     /** More than 50 V within reach (NFPA 70E, from memory). */
-    LINE(false),
+    LINE(false, Stop.Licence.NONE),
     /** More than 250 V: three-phase panels, 277 and 460 V. */
-    OVER_240(false),
+    OVER_240(false, Stop.Licence.ELECTRICAL),
     /** The low voltage of an inverter's electronics is often at line potential. */
-    INVERTER(false),
+    INVERTER(false, Stop.Licence.NONE),
     /** A meter in series: clips on with the power off. */
-    SERIES(false),
+    SERIES(false, Stop.Licence.NONE),
     /** Capacitors that hold their charge. */
-    CAPACITOR(false),
+    CAPACITOR(false, Stop.Licence.NONE),
     /** A battery that can burn a wire away. */
-    BATTERY(false),
+    BATTERY(false, Stop.Licence.NONE),
     /** Something that can start at that moment. */
-    MOVING(false),
+    MOVING(false, Stop.Licence.NONE),
     /** The gas shut at its shutoff valve while something is done. */
-    GAS_SHUT(true),
+    GAS_SHUT(true, Stop.Licence.GAS),
     /** A spark outside the burner. */
-    SPARK_OUTSIDE(false),
+    SPARK_OUTSIDE(false, Stop.Licence.NONE),
     /** A gauge at a tap of the gas (NFPA 54, CSA B149.1, from memory). */
-    GAS_TAP(true),
+    GAS_TAP(true, Stop.Licence.GAS),
     /** A nose near burner, flue or exhaust. */
-    SMELL(false),
+    SMELL(false, Stop.Licence.NONE),
     /** Anything that lets it burn. */
-    FLAME(true),
+    FLAME(true, Stop.Licence.NONE),
     /** Heat exchangers, igniters, stoves, compressors' discharge. */
-    HOT(false),
+    HOT(false, Stop.Licence.NONE),
     /** Gauges on the refrigerant circuit (40 CFR 82 subpart F, from memory). */
-    REFRIGERANT_CIRCUIT(true),
+    REFRIGERANT_CIRCUIT(true, Stop.Licence.REFRIGERANT),
     /** The cover over the terminals of a compressor. */
-    COMPRESSOR(false),
+    COMPRESSOR(false, Stop.Licence.NONE),
     /** Oil in the chamber. */
-    OIL(false),
+    OIL(false, Stop.Licence.NONE),
     /** Ash, hopper, vent of a stove. */
-    SOLID_FUEL(false);
+    SOLID_FUEL(false, Stop.Licence.NONE);
 
     private final boolean ends;
+    private final Stop.Licence licence;
 
-    Hazard(boolean ends) {
+    Hazard(boolean ends, Stop.Licence licence) {
         this.ends = ends;
+        this.licence = licence;
+    }
+
+    /** The licence of whoever meets it; none where anybody may who knows the trade. */
+    public Stop.Licence licence() {
+        return licence;
+    }
+
+    /** Its name in two or three words, for a step that goes on with it. */
+    public Message label() {
+        return Message.of("hazard." + name() + ".name");
     }
 
     /** What to do before, in order. */

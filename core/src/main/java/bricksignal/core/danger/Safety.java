@@ -25,6 +25,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The rules of what may be done to a unit: which tests may not exist, and why; what can hurt somebody at one that may. All of it follows
@@ -37,6 +40,9 @@ public final class Safety {
     /** From here on meters, clothing and people are others (NFPA 70E, from memory). */
     private static final double HIGH_VOLTS = 250;
 
+    /** Twice the tests of the largest family, so that all of them are kept and what a person asks beside them has a bound. */
+    private static final int MOST_KNOWN = 1000;
+
     private final UnitModel model;
     private final VirtualUnit nominal;
     private final Function<Moment, Double> seconds;
@@ -44,6 +50,7 @@ public final class Safety {
     private final Reach reach;
     private final Function<Test.Check, Optional<Part>> changes;
     private final Map<String, Set<Hazard>> known = new ConcurrentHashMap<>();
+    private volatile @Nullable Map<String, Change> allowed;
 
     /**
      * The rules for a unit.
@@ -125,7 +132,7 @@ public final class Safety {
     }
 
     /** True if conductors lead from one net to another, those that something else moves taken as closed, without one and with a jumper. */
-    private boolean joined(String from, String to, String without, @org.jspecify.annotations.Nullable String a, @org.jspecify.annotations.Nullable String b) {
+    private boolean joined(String from, String to, String without, @Nullable String a, @Nullable String b) {
         Set<String> seen = new HashSet<>(Set.of(from));
         Deque<String> open = new ArrayDeque<>(seen);
         while (!open.isEmpty()) {
@@ -165,9 +172,46 @@ public final class Safety {
                 || check.sense().onlyAsks() && !check.sense().watches();
     }
 
-    /** What can hurt somebody at a test, in the order in which it is told. */
+    /** What can hurt somebody at a test, in the order in which it is told. So many are kept: readings that nobody foresaw have no end. */
     public Set<Hazard> hazards(Test test) {
-        return known.computeIfAbsent(test.id(), id -> found(test));
+        Set<Hazard> of = known.get(test.id());
+        if (of == null) {
+            of = found(test);
+            if (known.size() < MOST_KNOWN) {
+                known.put(test.id(), of);
+            }
+        }
+        return of;
+    }
+
+    /** Of how many tests the hazards are kept. */
+    int remembered() {
+        return known.size();
+    }
+
+    /** The temporary changes that the circuit allows, by id, in its order. */
+    public Map<String, Change> allowed() {
+        Map<String, Change> found = allowed;
+        if (found == null) {
+            found = Allowed.of(model, this);
+            allowed = found;
+        }
+        return found;
+    }
+
+    /** The licences that a test asks for, of whoever makes it. */
+    public Set<Stop.Licence> licences(Test test) {
+        return needed(hazards(test).stream().map(Hazard::licence));
+    }
+
+    /** The licences that changing a part or putting it right asks for. */
+    public Set<Stop.Licence> licences(Part part) {
+        boolean gas = model.dangers().fuels().contains(Dangers.Fuel.GAS);
+        return needed(model.devices(part).stream().map(device -> device.licence(gas)));
+    }
+
+    private static Set<Stop.Licence> needed(Stream<Stop.Licence> of) {
+        return of.filter(licence -> licence != Stop.Licence.NONE).collect(Collectors.toCollection(() -> EnumSet.noneOf(Stop.Licence.class)));
     }
 
     private Set<Hazard> found(Test test) {

@@ -48,6 +48,8 @@ public enum Device {
     /** Power electronics with a bus: its five volts are often at line potential. */
     INVERTER(Feed.NEVER, false, true, Swap.SAME),
     STEPPER(Feed.NEVER, true, true, Swap.NO),
+    /** What circulates in a closed circuit: nobody opens it without a certificate (40 CFR 82 subpart F, from memory). */
+    REFRIGERANT(Feed.NEVER, false, false, Swap.NO),
     BATTERY(Feed.NEVER, false, true, Swap.SAME),
     LAMP(Feed.NEVER, true, true, Swap.SAME);
 
@@ -99,6 +101,21 @@ public enum Device {
 
     public Swap swap() {
         return swap;
+    }
+
+    /**
+     * The licence of whoever changes it; none where anybody may who knows the trade. Common practice; the law of the place comes first.
+     *
+     * @param fuelGas whether the unit burns gas: its boards let gas flow
+     */
+    public Stop.Licence licence(boolean fuelGas) {
+        return switch (this) {
+            case GAS_VALVE -> Stop.Licence.GAS;
+            case CONTROL_BOARD -> fuelGas ? Stop.Licence.GAS : Stop.Licence.NONE;
+            case COMPRESSOR, REFRIGERANT -> Stop.Licence.REFRIGERANT;
+            case SUPPLY -> Stop.Licence.ELECTRICAL;
+            default -> Stop.Licence.NONE;
+        };
     }
 
     /** As packs write it. */

@@ -94,7 +94,7 @@ class SafetyTest {
 
     @Test
     void changesToChooseFromBridgeNothing() {
-        Map<String, Change> allowed = Allowed.of(unit.model(), safety());
+        Map<String, Change> allowed = safety().allowed();
         assertThat(allowed.keySet()).contains("off.P", "held.door").noneMatch(id -> id.contains("limit"));
         assertThat(allowed.values()).extracting(Change::kind).doesNotContain(Change.Kind.BRIDGE, Change.Kind.FED);
     }
@@ -111,6 +111,34 @@ class SafetyTest {
     void lookMeetsNothingAndAHandOnWhatRunsDoes() {
         assertThat(safety().hazards(check(Sense.LOOK, "running", Change.NONE))).isEmpty();
         assertThat(safety().hazards(check(Sense.FEEL, "running", new Change(Change.Kind.HELD, "relay", Message.NOTHING)))).contains(Hazard.LINE, Hazard.MOVING);
+    }
+
+    /** Common practice: gas by the gas-qualified, a sealed circuit by the certified, the house's supply by an electrician; no published source. */
+    @ParameterizedTest
+    @CsvSource({"COMPRESSOR, false, REFRIGERANT", "REFRIGERANT, false, REFRIGERANT", "GAS_VALVE, true, GAS", "CONTROL_BOARD, true, GAS",
+        "CONTROL_BOARD, false, NONE", "SUPPLY, false, ELECTRICAL", "MOTOR, true, NONE", "FLAME_ROD, true, NONE"})
+    void whoeverChangesItHasTheLicence(Device device, boolean gas, Stop.Licence licence) {
+        assertThat(device.licence(gas)).isEqualTo(licence);
+    }
+
+    @Test
+    void licencesOfATestAreThoseOfWhatItMeets() {
+        Reading gauge = new Reading("suction", Message.said("suction"), MeterMode.PSI, new Place.Gauge("suction", null, null), "running", Setup.AS_IT_IS, 0, 0);
+        unit.refrigerant = Dangers.Refrigerant.A1;
+        assertThat(safety().licences(gauge)).containsExactly(Stop.Licence.REFRIGERANT);
+        assertThat(safety().licences(volts("R", "OK"))).isEmpty();
+        assertThat(safety().licences(unit.model().part("board"))).as("nothing burns here").isEmpty();
+    }
+
+    /** What a person asks beside the tests of a unit has no end, and what is kept of it has. */
+    @Test
+    void hazardsOfReadingsThatNobodyForesawAreFoundAndNotKeptForEver() {
+        Safety safety = safety();
+        for (int i = 0; i < 3000; i++) {
+            Reading one = new Reading("free." + i, Message.said("x"), MeterMode.AC_VOLTS, new Place.Across("N", "OUT"), "running", Setup.AS_IT_IS, 0, 0);
+            assertThat(safety.hazards(one)).contains(Hazard.LINE);
+        }
+        assertThat(safety.remembered()).isLessThanOrEqualTo(1000);
     }
 
     @Test

@@ -1,42 +1,36 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useHandle } from './handle'
 
 /** What a person may find at any time, whatever was asked. */
 const { unit, add } = useHandle()
-const open = ref(false)
+const emit = defineEmits<{ done: [] }>()
 
 async function stop(finding: string) {
-  if (await add({ kind: 'STOPPED', finding } as Parameters<typeof add>[0])) open.value = false
+  if (await add({ kind: 'STOPPED', finding } as Parameters<typeof add>[0])) emit('done')
 }
 </script>
 
 <template>
-  <aside class="danger no-print" aria-label="Danger">
-    <button type="button" class="key" data-test="danger" :aria-expanded="open" @click="open = !open">
-      Danger found
-    </button>
-    <ul v-if="open" data-test="dangers">
+  <aside class="dangers no-print" aria-label="Danger found">
+    <ul data-test="dangers">
       <li v-for="d in unit!.dangers" :key="d.finding">
         <button type="button" class="key" :data-test="`danger-${d.finding}`" @click="stop(d.finding)">
           {{ d.what }}
         </button>
       </li>
     </ul>
+    <button type="button" class="key quiet" @click="emit('done')">Nothing of these</button>
   </aside>
 </template>
 
 <style scoped lang="scss">
-.danger {
+.dangers {
   padding: 0.5rem 1rem 1rem;
-}
-.danger > .key {
-  border-color: var(--danger);
-  color: var(--danger);
+  border-bottom: 4px double var(--danger);
 }
 ul {
   list-style: none;
-  margin: 0.5rem 0 0;
+  margin: 0 0 0.35rem;
   padding: 0;
   display: grid;
   gap: 0.35rem;
@@ -46,10 +40,5 @@ li .key {
   width: 100%;
   justify-content: flex-start;
   text-align: left;
-}
-@media (max-width: 900px) {
-  .danger {
-    padding: 0.25rem 0.6rem;
-  }
 }
 </style>
