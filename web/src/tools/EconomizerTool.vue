@@ -103,6 +103,11 @@ function why(air: Air) {
         {{ result.free ? 'Outdoors cools for nothing' : 'Outdoors is not good enough' }}
       </p>
       <p>{{ why(result) }}</p>
+      <p v-if="!result.allowed" class="problem" data-test="economizer-not-allowed">
+        Stop: energy codes do not allow this comparison in zone {{ inputs.zone }}. Air that is cooler and damp costs
+        more to dry than it saves. Set a fixed temperature of {{ result.limitF }} °F, or judge by heat (ASHRAE 90.1,
+        from memory).
+      </p>
       <p class="big num" data-test="economizer-volts">
         {{ result.volts.toFixed(1) }} V DC
         <span class="soft">at the actuator for {{ result.share.toFixed(0) }} % outdoor air</span>

@@ -9,8 +9,11 @@ const told = (value: number, decimals: number) =>
 </script>
 
 <template>
-  <p class="says" :class="{ off: !finding.good }" data-test="calculator-says">{{ finding.says }}</p>
-  <dl class="results">
+  <p v-for="stop in finding.stops" :key="stop" class="problem" role="alert" data-test="calculator-stop">{{ stop }}</p>
+  <p v-if="!finding.stops.length" class="says" :class="{ off: !finding.good }" data-test="calculator-says">
+    {{ finding.says }}
+  </p>
+  <dl class="results" :class="{ stopped: finding.stops.length }">
     <div v-for="r in finding.results" :key="r.id">
       <dt>{{ r.label }}</dt>
       <dd class="num">
@@ -53,6 +56,10 @@ const told = (value: number, decimals: number) =>
 }
 .results div:first-child dd {
   font-size: 2.5rem;
+}
+.results.stopped dd {
+  font-size: 1.25rem;
+  color: var(--ink-soft);
 }
 .results .soft {
   font-size: 1rem;

@@ -31,6 +31,7 @@ const economizer = {
   returned: state,
   mixed: state,
   free: false,
+  allowed: true,
   by: 'TEMPERATURE',
   limitF: 65,
   share: 20,
@@ -67,6 +68,17 @@ describe('economizer', () => {
     expect(page.text()).toMatch(/23 %, give or take\s+8/)
   })
 
+  it('stops a comparison that the codes of the zone do not allow', async () => {
+    posted.answers['/api/tools/economizer'] = economizer
+    const page = shown(EconomizerTool)
+    await settled()
+    expect(page.find('[data-test=economizer-not-allowed]').exists()).toBe(false)
+    posted.answers['/api/tools/economizer'] = { ...economizer, allowed: false }
+    await page.get('input').setValue('50')
+    await settled()
+    expect(page.get('[data-test=economizer-not-allowed]').text()).toMatch(/^Stop: .* 4A.* 65 °F/s)
+  })
+
   it('computes again what is typed and keeps it in the link', async () => {
     posted.answers['/api/tools/economizer'] = economizer
     const page = shown(EconomizerTool)
@@ -97,6 +109,7 @@ describe('a calculation of setting up', () => {
     reason: 'because',
     source: 'a table.',
     curve: null,
+    stops: [] as string[],
   }
 
   it('asks for what it needs, leaves out what is not known, and shows what comes of it with its source', async () => {
@@ -114,6 +127,18 @@ describe('a calculation of setting up', () => {
     await page.get('[data-test=in-known]').setValue('4')
     await settled()
     expect(posted.calls.at(-1)!.body).toMatchObject({ numbers: { heat: 30000, known: 4 } })
+  })
+
+  it('says stop, and what it means instead, in the place of a suggestion', async () => {
+    posted.answers['/api/tools/calculators/{id}'] = { ...finding, good: false, stops: ['Stop: 9 ft/s eats copper.'] }
+    const page = mount(CalculatorForm, {
+      props: { calculator },
+      global: { plugins: [VueQueryPlugin], stubs: { RouterLink: true } },
+    })
+    await settled()
+    expect(page.get('[data-test=calculator-stop]').text()).toBe('Stop: 9 ft/s eats copper.')
+    expect(page.find('[data-test=calculator-says]').exists()).toBe(false)
+    expect(page.text(), 'the number is shown, and nothing is set by it').toContain('1,234.6')
   })
 
   it('shows beside the field what makes no sense, and keeps what was computed before', async () => {

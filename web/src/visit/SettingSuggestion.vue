@@ -35,7 +35,13 @@ watch(inputs, () => (asked.value = true), { deep: true })
     <template v-else-if="result">
       <FindingCard :finding="result.finding" />
       <p v-if="!asked" class="soft">These are usual numbers. Type yours.</p>
-      <button type="button" class="key next" data-test="take-suggestion" @click="emit('suggested', result.position)">
+      <button
+        v-if="result.position"
+        type="button"
+        class="key next"
+        data-test="take-suggestion"
+        @click="emit('suggested', result.position)"
+      >
         Take the nearest: {{ result.position }}
       </button>
     </template>

@@ -134,6 +134,7 @@ class SafetyRulesTest {
             assertThat(hazards).as("%s: no spark outside the burner with the gas on", check.id()).contains(Hazard.GAS_SHUT, Hazard.SPARK_OUTSIDE);
         }
         if (check.change().kind() == Change.Kind.BRIDGE) {
+            assertThat(hazards).as("%s: in order, for seconds", check.id()).contains(Hazard.BRIDGE);
             assertThat(model.dangers().guards()).as("%s bridges no safety", check.id()).doesNotContainKey(check.change().at());
         }
         boolean hands = check.sense() == Sense.TRY || check.sense() == Sense.FEEL || check.sense() == Sense.RESEAT || check.sense().changesAPart();

@@ -31,9 +31,9 @@ public record SettingPage(String id, String label, List<String> positions, Strin
      * Where a setting should stand.
      *
      * @param finding what the calculation says
-     * @param position the nearest that the setting has
+     * @param position the nearest that the setting has; null where nothing is set by what was found
      */
-    public record Suggested(Finding finding, String position) {
+    public record Suggested(Finding finding, @Nullable String position) {
     }
 
     /**
@@ -47,7 +47,7 @@ public record SettingPage(String id, String label, List<String> positions, Strin
                 .orElseThrow(() -> new Refused("setting", Message.of("refused.suggest", Message.said(id))));
         UnitModel.Suggest by = Objects.requireNonNull(setting.suggest());
         Finding finding = Calculators.of(by.calculation()).orElseThrow().of(numbers, choices);
-        return new Suggested(finding, setting.nearest(finding.result(by.result()).orElseThrow().value() * by.times()));
+        return new Suggested(finding, !finding.stops().isEmpty() ? null : setting.nearest(finding.result(by.result()).orElseThrow().value() * by.times()));
     }
 
     /** The settings of a unit. */

@@ -66,6 +66,16 @@ public enum Changeover {
         }
     }
 
+    /**
+     * Whether energy codes allow this changeover in a climate: a comparison of temperatures alone lets damp air in where it is damp (ASHRAE 90.1 table 6.5.1.1.3,
+     * from memory).
+     *
+     * @param zone as {@link #limitF} takes it
+     */
+    public boolean allowed(String zone) {
+        return this != DIFFERENTIAL_DRY_BULB || limitF(zone) > MOIST_WARM_F;
+    }
+
     /** Enthalpy in Btu a pound of dry air above 0 °F. */
     public static double btu(MoistAir air) {
         return (air.enthalpyJ() + FROM_ZERO_F) / JOULES_OF_BTU;

@@ -28,6 +28,8 @@ public enum Hazard {
     MOVING(false, Stop.Licence.NONE),
     /** The gas shut at its shutoff valve while something is done. */
     GAS_SHUT(true, Stop.Licence.GAS),
+    /** A switch of the sequence bridged for some seconds, in order and never left alone. */
+    BRIDGE(true, Stop.Licence.NONE),
     /** A spark outside the burner. */
     SPARK_OUTSIDE(false, Stop.Licence.NONE),
     /** A gauge at a tap of the gas (NFPA 54, CSA B149.1, from memory). */

@@ -292,6 +292,9 @@ public final class Safety {
         if (check.sense() == Test.Sense.FEEL && (model.dangers().burns() || devices.contains(Device.COMPRESSOR))) {
             hazards.add(Hazard.HOT);
         }
+        if (check.change().kind() == Change.Kind.BRIDGE) {
+            hazards.add(Hazard.BRIDGE);
+        }
         if (check.change().kind() == Change.Kind.SPARK_LEAD_OFF) {
             hazards.add(Hazard.GAS_SHUT);
             hazards.add(Hazard.SPARK_OUTSIDE);

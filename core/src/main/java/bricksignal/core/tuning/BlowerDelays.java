@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * Delays of a blower by how fast the exchanger warms and cools: by halves. The fan comes when the air is no draught any more and stays until what is left is not
@@ -15,7 +16,13 @@ final class BlowerDelays extends Calculator {
     private static final double CURVE_SECONDS = 300;
 
     BlowerDelays() {
-        super("blower-delays", Input.of("rise", "°F", 55, 32, 130), Input.of("half", "s", 45, 10, 300), Input.choice("ducts", "inside", "outside"));
+        super("blower-delays", Input.of("rise", "°F", 55, 32, 130), Input.of("half", "s", 45, 10, 300).met(15, 150), Input.choice("ducts", "inside", "outside"));
+    }
+
+    /** No board runs on for longer: an exchanger that holds so much has no air over it (common practice, from memory). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("off", new Bounds(0, 300), "on", new Bounds(0, 120));
     }
 
     @Override

@@ -1,9 +1,11 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.Known;
 import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** A calculation of setting up that stands alone: inputs that a person has at hand, a suggestion with its reason, its source and its picture. */
@@ -58,7 +60,9 @@ public abstract class Calculator {
      */
     public final Finding of(Map<String, Double> numbers, Map<String, String> choices) {
         try {
-            return find(Given.of(inputs, numbers, choices));
+            Given given = Given.of(inputs, numbers, choices);
+            Finding found = find(given);
+            return found.stopped(Stream.concat(measuredAgain(given), meansSomethingElse(found, given)).toList());
         } catch (Misfit misfit) {
             throw misfit.called(word(misfit.input()));
         }
@@ -79,6 +83,28 @@ public abstract class Calculator {
     }
 
     abstract Finding find(Given given);
+
+    /** Between what a result is by all custom; past it something else is the matter, and {@code stop-NAME} says what. By result; none where any is met. */
+    Map<String, Bounds> customary(Given given) {
+        return Map.of();
+    }
+
+    private Stream<Message> measuredAgain(Given given) {
+        return inputs.stream().filter(Input.Quantity.class::isInstance).map(Input.Quantity.class::cast).filter(q -> given.maybe(q.id()).isPresent()
+                && !q.met().hold(given.maybe(q.id()).getAsDouble())).map(q -> Message.of("tuning.measured-again", label(q), new Message.Number(given.number(q.id())),
+                        new Message.Number(q.met().least()), new Message.Number(q.met().most()), Message.said(q.unit())));
+    }
+
+    private Stream<Message> meansSomethingElse(Finding found, Given given) {
+        Map<String, Bounds> customary = customary(given);
+        return found.results().stream().filter(result -> customary.containsKey(result.id()) && !Known.in(customary, result.id()).hold(result.value()))
+                .map(result -> word("stop-" + result.id(), new Message.Number(rounded(result))));
+    }
+
+    private static double rounded(Finding.Result result) {
+        double tens = Math.pow(10, result.decimals());
+        return Math.rint(result.value() * tens) / tens;
+    }
 
     /** Words of this calculation. */
     final Message word(String name, Message... parts) {

@@ -4,6 +4,7 @@ import bricksignal.core.wiring.Cable;
 import bricksignal.core.wiring.ControlFuse;
 import bricksignal.core.wiring.IsolationPlan;
 import java.util.List;
+import java.util.Map;
 
 /** What a control transformer and a cable carry: amperes, drop, what is left at the far end, the fuse. */
 final class ControlCircuit extends Calculator {
@@ -11,8 +12,14 @@ final class ControlCircuit extends Calculator {
     private static final double PERCENT = 100;
 
     ControlCircuit() {
-        super("control-circuit", Input.of("supply", "V AC", 26, 18, 32), Input.of("rated", "VA", 40, 5, 100), Input.of("load", "VA", 18, 0.1, 100),
+        super("control-circuit", Input.of("supply", "V AC", 26, 18, 32).met(21, 30), Input.of("rated", "VA", 40, 5, 100), Input.of("load", "VA", 18, 0.1, 100),
                 Input.of("far-load", "VA", 10, 0.1, 100), Input.of("feet", "ft", 60, 0, 1_000), Input.choice("gauge", "18", "20", "22", "16", "14"));
+    }
+
+    /** More than a control transformer is made for: it is cooked, and its fuse is not there (common practice). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("share", new Bounds(0, 150), "drop", new Bounds(0, 8));
     }
 
     @Override

@@ -2,6 +2,7 @@ package bricksignal.core.tuning;
 
 import bricksignal.core.air.OutdoorShare;
 import java.util.List;
+import java.util.Map;
 
 /** The least position of an outdoor damper: from the share that three thermometers show at a position to the share that people need; as far as the damper is even. */
 final class DamperPosition extends Calculator {
@@ -10,7 +11,13 @@ final class DamperPosition extends Calculator {
 
     DamperPosition() {
         super("damper-position", Input.of("outdoor", "°F", 40, -40, 120), Input.of("return", "°F", 74, 50, 100), Input.of("mixed", "°F", 66, -40, 120),
-                Input.of("position", "%", 25, 1, 100), Input.of("wanted", "%", 15, 0, 100));
+                Input.of("position", "%", 25, 1, 100), Input.of("wanted", "%", 15, 0, 100).met(5, 60));
+    }
+
+    /** More outdoor air than people are given: a damper with a leak, or thermometers of which one is wrong (our own judgement). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("position", new Bounds(0, 60));
     }
 
     @Override

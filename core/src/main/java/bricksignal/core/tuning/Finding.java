@@ -14,11 +14,22 @@ import org.jspecify.annotations.Nullable;
  * @param reason why
  * @param source where the rule comes from
  * @param curve its picture, or null
+ * @param stops why nothing is set by it, and what it means instead; empty where all is within what is met in the field
  */
-public record Finding(Message says, boolean good, List<Result> results, Message reason, Message source, @Nullable Curve curve) {
+public record Finding(Message says, boolean good, List<Result> results, Message reason, Message source, @Nullable Curve curve, List<Message> stops) {
 
     public Finding {
         results = List.copyOf(results);
+        stops = List.copyOf(stops);
+    }
+
+    Finding(Message says, boolean good, List<Result> results, Message reason, Message source, @Nullable Curve curve) {
+        this(says, good, results, reason, source, curve, List.of());
+    }
+
+    /** The same with what speaks against setting anything by it. */
+    Finding stopped(List<Message> why) {
+        return why.isEmpty() ? this : new Finding(says, false, results, reason, source, curve, why);
     }
 
     /** The number of that name. */

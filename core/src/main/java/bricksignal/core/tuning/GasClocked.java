@@ -2,6 +2,7 @@ package bricksignal.core.tuning;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The input of a burner by clocking its meter, held against the plate; what flows through an orifice goes by the root of the pressure before it (handbook), so the
@@ -14,9 +15,29 @@ final class GasClocked extends Calculator {
     private static final double PERCENT = 100;
 
     GasClocked() {
-        super("gas-clocked", Input.of("feet", "cu ft", 2, 0.1, 100), Input.of("seconds", "s", 72, 5, 1_800),
-                Input.of("heating-value", "Btu/cu ft", 1_000, 700, 3_000), Input.of("plate", "Btu/h", 100_000, 5_000, 2_000_000),
+        super("gas-clocked", Input.of("feet", "cu ft", 2, 0.1, 100), Input.of("seconds", "s", 72, 5, 1_800).met(15, 600),
+                Input.of("heating-value", "Btu/cu ft", 1_000, 700, 3_000).met(850, 2_600), Input.of("plate", "Btu/h", 100_000, 5_000, 2_000_000),
                 Input.maybe("manifold", "in w.c.", 0.5, 14));
+    }
+
+    /** A regulator is trimmed by a few tenths: what asks for more has an orifice, a gas or an inlet pressure that is not its own (common practice, from memory). */
+    private static final double TRIMMED = 0.15;
+    /** The highest manifold pressures of single burners: natural gas 3.5 and some tenths, propane 10 and some (common practice, from memory). */
+    private static final double MOST_NATURAL = 3.8;
+    private static final double MOST_PROPANE = 10.5;
+    /** Between the heating values of natural gas, some 1,000, and of propane, some 2,500 Btu a cubic foot (common practice). */
+    private static final double BETWEEN_GASES = 1_800;
+    /** Less or more than this of the plate is no burner that wants trimming: another appliance ran, another dial was read, or another gas burns (our own judgement). */
+    private static final Bounds SHARE = new Bounds(70, 115);
+
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        if (given.maybe("manifold").isEmpty()) {
+            return Map.of("share", SHARE);
+        }
+        double now = given.number("manifold");
+        double most = Math.min(now * (1 + TRIMMED), given.number("heating-value") < BETWEEN_GASES ? MOST_NATURAL : MOST_PROPANE);
+        return Map.of("share", SHARE, "manifold", new Bounds(Math.min(most, now * (1 - TRIMMED)), most));
     }
 
     @Override

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 
 /** What a stove's feed gives, and what feed the room needs: pounds an hour by weighing, times the fuel, times the share that reaches the room. */
 final class PelletHeat extends Calculator {
@@ -13,6 +14,12 @@ final class PelletHeat extends Calculator {
     PelletHeat() {
         super("pellet-heat", Input.of("pounds", "lb", 0.9, 0.05, 40), Input.of("minutes", "min", 20, 2, 600), Input.of("fuel", "Btu/lb", 8_200, 5_000, 9_500),
                 Input.of("efficiency", "%", 75, 30, 95), Input.of("need", "Btu/h", 16_000, 1_000, 100_000));
+    }
+
+    /** What the augers of room stoves feed (common practice, from memory). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("feed", new Bounds(0.5, 8), "needed", new Bounds(0.5, 8));
     }
 
     @Override

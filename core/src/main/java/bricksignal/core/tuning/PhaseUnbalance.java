@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.DoubleStream;
 
 /** Three voltages of a motor: the largest distance from their mean, in percent of it (NEMA MG 1, 14.36), and what the motor may still be asked for. */
@@ -12,7 +13,15 @@ final class PhaseUnbalance extends Calculator {
     private static final double PERCENT = 100;
 
     PhaseUnbalance() {
-        super("phase-unbalance", Input.of("ab", "V AC", 228, 50, 700), Input.of("bc", "V AC", 231, 50, 700), Input.of("ca", "V AC", 222, 50, 700));
+        super("phase-unbalance", Input.of("ab", "V AC", 228, 50, 700), Input.of("bc", "V AC", 231, 50, 700), Input.of("ca", "V AC", 229, 50, 700));
+    }
+
+    /** A compressor or a motor is not run on more (makers' instructions by custom, from memory; NEMA MG 1 derates from 1 percent on). */
+    private static final double NOT_RUN = 2;
+
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("unbalance", new Bounds(0, NOT_RUN));
     }
 
     @Override
@@ -20,7 +29,7 @@ final class PhaseUnbalance extends Calculator {
         double[] volts = {given.number("ab"), given.number("bc"), given.number("ca")};
         double mean = DoubleStream.of(volts).average().orElseThrow();
         double unbalance = PERCENT * DoubleStream.of(volts).map(v -> Math.abs(v - mean)).max().orElseThrow() / mean;
-        String says = unbalance <= SOUND ? "within" : unbalance <= DERATED.length - 1 ? "derate" : "off";
+        String says = unbalance <= SOUND ? "within" : unbalance <= NOT_RUN ? "derate" : "off";
         Curve curve = new Curve(new Curve.Axis(word("is-unbalance"), "%"), new Curve.Axis(word("is-asked"), "%"),
                 List.of(Curve.Stroke.of(word("is-asked"), 0, DERATED.length - 1, u -> PERCENT * asked(u))),
                 unbalance <= DERATED.length - 1 ? List.of(new Curve.Spot(word("spot-now"), unbalance, PERCENT * asked(unbalance))) : List.of());

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 
 /** A run capacitor measured under load: the current through it by its voltage and the frequency, 2,652 times amperes by volts at 60 Hz. */
 final class RunCapacitor extends Calculator {
@@ -9,8 +10,14 @@ final class RunCapacitor extends Calculator {
     private static final double MICRO = 1e6;
 
     RunCapacitor() {
-        super("run-capacitor", Input.of("amps", "A AC", 4.5, 0.05, 60), Input.of("volts", "V AC", 340, 50, 600), Input.of("plate", "µF", 35, 1, 150),
+        super("run-capacitor", Input.of("amps", "A AC", 4.5, 0.05, 60), Input.of("volts", "V AC", 340, 50, 600), Input.of("plate", "µF", 35, 1, 150).met(2, 100),
                 Input.of("tolerance", "%", 6, 1, 20), Input.choice("hertz", "60", "50"));
+    }
+
+    /** Farther off than a capacitor drifts: the clamp was on another lead, or a start winding is open or shorted (our own judgement). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("off", new Bounds(-60, 30));
     }
 
     @Override

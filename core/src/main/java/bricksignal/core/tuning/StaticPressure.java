@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 
 /** What the ducts do to the blower: the static pressure outside of the unit against what its plate is rated for, and what of it takes more than its share. */
 final class StaticPressure extends Calculator {
@@ -13,6 +14,12 @@ final class StaticPressure extends Calculator {
     StaticPressure() {
         super("static-pressure", Input.of("supply", "in w.c.", 0.22, 0, 3), Input.of("return", "in w.c.", 0.2, 0, 3), Input.of("rated", "in w.c.", 0.5, 0.1, 2),
                 Input.maybe("filter", "in w.c.", 0, 2), Input.maybe("coil", "in w.c.", 0, 2));
+    }
+
+    /** No residential blower makes more: a probe that the air blows into, or a blocked duct (common practice). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("total", new Bounds(0.05, 1.5));
     }
 
     @Override

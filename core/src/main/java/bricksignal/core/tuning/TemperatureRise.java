@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import java.util.List;
+import java.util.Map;
 
 /** The blower's tap by the temperature rise: the plate says the range, heat over 1.08 times the rise says the air (ASHRAE Fundamentals). */
 final class TemperatureRise extends Calculator {
@@ -9,8 +10,14 @@ final class TemperatureRise extends Calculator {
     private static final double MOST_CURVE_F = 110;
 
     TemperatureRise() {
-        super("temperature-rise", Input.of("return", "°F", 68, 40, 100), Input.of("supply", "°F", 123, 50, 220),
+        super("temperature-rise", Input.of("return", "°F", 68, 40, 100), Input.of("supply", "°F", 123, 50, 220).met(70, 180),
                 Input.of("output", "Btu/h", 60_000, 5_000, 500_000), Input.of("least", "°F", 40, 10, 100), Input.of("most", "°F", 70, 20, 140));
+    }
+
+    /** Less or more than any furnace's plate asks for: a thermometer in the glow of the exchanger, a fan that does not turn, the wrong output (common practice). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("rise", new Bounds(15, 110));
     }
 
     @Override

@@ -16,6 +16,12 @@ final class ThermostatPace extends Calculator {
                 Input.of("amps", "A AC", 4.1, 0.02, 40), Input.of("turns", "", 10, 1, 20));
     }
 
+    /** What anticipators can be set to; beyond, the turns of the clamp were not counted, or something else is on the wire (common practice, from memory). */
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        return Map.of("anticipator", new Bounds(0.1, 1.2));
+    }
+
     @Override
     Finding find(Given given) {
         double cycles = Known.in(CYCLES, given.choice("system"));

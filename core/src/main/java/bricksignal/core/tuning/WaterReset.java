@@ -21,8 +21,20 @@ final class WaterReset extends Calculator {
 
     WaterReset() {
         super("water-reset", Input.of("outdoor", "°F", 35, -40, 90), Input.of("design", "°F", 5, -50, 50), Input.of("water", "°F", 170, 80, 210),
-                Input.of("no-heat", "°F", 62, 45, 75), Input.of("room", "°F", 70, 55, 80), Input.of("drop", "°F", 20, 2, 60),
+                Input.of("no-heat", "°F", 62, 45, 75), Input.of("room", "°F", 70, 55, 80), Input.of("drop", "°F", 20, 2, 60).met(5, 40),
                 Input.choice("emitter", "fin-tube", "cast-iron", "floor", "air-handler"), Input.choice("boiler", "condensing", "cast-iron", "steel", "copper-fin"));
+    }
+
+    /** The warmest supply that an emitter is made for: a floor burns feet and breaks its screed beyond (EN 1264, from memory: 29 °C at its surface), others go up to the boiler's own limit (common practice). */
+    private static final double FLOOR_F = 140;
+    private static final double AIR_HANDLER_F = 190;
+    private static final double LIMIT_F = 210;
+    private static final double COOLEST_F = 80;
+
+    @Override
+    Map<String, Bounds> customary(Given given) {
+        String emitter = given.choice("emitter");
+        return Map.of("hottest", new Bounds(COOLEST_F, emitter.equals("floor") ? FLOOR_F : emitter.equals("air-handler") ? AIR_HANDLER_F : LIMIT_F));
     }
 
     @Override

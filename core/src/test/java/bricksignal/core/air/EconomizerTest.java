@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Changeover and mixture; figures of the trade are common practice without a source unless one is named. */
 class EconomizerTest {
@@ -99,5 +101,14 @@ class EconomizerTest {
         }
         assertThat(on(54, 0.5, Changeover.ENTHALPY).border()).anySatisfy(point -> assertThat(Changeover.btu(new MoistAir(point.dryBulbC(),
                 point.humidityRatio(), 101325))).isCloseTo(28, within(1e-6)));
+    }
+
+    /** ASHRAE 90.1 table 6.5.1.1.3, from memory: a comparison of temperatures alone in none of the warm damp zones. */
+    @ParameterizedTest
+    @CsvSource({"1A, false", "2A, false", "3A, false", "4A, false", "5A, true", "6A, true", "1B, true", "3C, true", "4C, true", "7, true", "8, true"})
+    void comparisonOfTemperaturesIsNotAllowedWhereItIsDamp(String zone, boolean allowed) {
+        assertThat(Changeover.DIFFERENTIAL_DRY_BULB.allowed(zone)).isEqualTo(allowed);
+        assertThat(Changeover.DRY_BULB.allowed(zone)).isTrue();
+        assertThat(Changeover.DIFFERENTIAL_ENTHALPY.allowed(zone)).isTrue();
     }
 }

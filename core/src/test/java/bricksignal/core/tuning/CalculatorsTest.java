@@ -71,6 +71,70 @@ class CalculatorsTest {
         assertThat(calculator.usual().results()).isNotEmpty().allSatisfy(result -> assertThat(result.value()).isFinite());
     }
 
+    /** Numbers of the usual unit stop nobody; a number past what is met in the field is taken, measured again, and nothing is set by it. */
+    @ParameterizedTest
+    @MethodSource("all")
+    void usualNumbersStopNobodyAndUnheardOfOnesDo(Calculator calculator) {
+        assertThat(calculator.usual().stops()).isEmpty();
+        calculator.inputs().stream().filter(Input.Quantity.class::isInstance).map(Input.Quantity.class::cast).filter(q -> q.met().least() > q.least()).forEach(q -> {
+            try {
+                Finding low = found(calculator.id(), q.id(), q.least());
+                assertThat(low.good()).isFalse();
+                assertThat(low.stops()).anySatisfy(stop -> assertThat(key(stop)).isEqualTo("tuning.measured-again"));
+            } catch (Misfit doesNotGoWithTheOthers) {
+                assertThat(doesNotGoWithTheOthers.input()).isNotEmpty();
+            }
+        });
+    }
+
+    @ParameterizedTest
+    @MethodSource("all")
+    void customaryBoundsAreOfResultsThatThereAre(Calculator calculator) {
+        Map<String, Double> numbers = new HashMap<>();
+        Map<String, String> choices = new HashMap<>();
+        usual(calculator, numbers, choices);
+        if (calculator.id().equals("gas-clocked")) {
+            numbers.put("manifold", 3.5);
+        }
+        Finding usual = calculator.of(numbers, choices);
+        assertThat(usual.stops()).isEmpty();
+        assertThat(usual.results()).extracting(Finding.Result::id).containsAll(calculator.customary(Given.of(calculator.inputs(), numbers, choices)).keySet());
+    }
+
+    /** 2 cu ft in 100 s of 1,000 Btu are 72,000 Btu/h; for a plate of 100,000 it would want 3.5 (100/72)² = 6.75 in w.c.: no regulator is set to that. */
+    @Test
+    void manifoldPressureThatNoRegulatorIsSetToStops() {
+        Finding far = found("gas-clocked", "seconds", 100, "manifold", 3.5);
+        assertThat(number(far, "manifold")).isCloseTo(6.75, within(0.01));
+        assertThat(far.good()).isFalse();
+        assertThat(far.stops()).extracting(CalculatorsTest::key).containsExactly("tuning.gas-clocked.stop-manifold");
+        Finding near = found("gas-clocked", "seconds", 75, "manifold", 3.4);
+        assertThat(number(near, "manifold")).as("3.4 (100/96)²").isCloseTo(3.69, within(0.01));
+        assertThat(near.stops()).isEmpty();
+        assertThat(found("gas-clocked", "seconds", 160).stops()).as("45 %: another dial").extracting(CalculatorsTest::key).containsExactly("tuning.gas-clocked.stop-share");
+        assertThat(found("gas-clocked", "feet", 1, "seconds", 92, "heating-value", 2_500, "manifold", 10).stops()).as("propane, 98 %").isEmpty();
+    }
+
+    /** A floor takes 140 °F, fin tube takes 190. */
+    @Test
+    void waterThatBurnsFeetStops() {
+        assertThat(found("water-reset", "water", 180, "emitter", "floor").stops()).extracting(CalculatorsTest::key).containsExactly("tuning.water-reset.stop-hottest");
+        assertThat(found("water-reset", "water", 180, "emitter", "fin-tube").stops()).isEmpty();
+        assertThat(found("water-reset", "water", 110, "drop", 10, "emitter", "floor").stops()).isEmpty();
+    }
+
+    /** 221, 233, 215: mean 223, farthest 10 away: 4.48 %. At 2 % a compressor is not run; 1.5 % is derated. */
+    @Test
+    void unbalanceOverTwoPercentStopsTheMotor() {
+        Finding far = found("phase-unbalance", "ab", 221, "bc", 233, "ca", 215);
+        assertThat(number(far, "unbalance")).isCloseTo(4.48, within(0.01));
+        assertThat(far.stops()).extracting(CalculatorsTest::key).containsExactly("tuning.phase-unbalance.stop-unbalance");
+        Finding near = found("phase-unbalance", "ab", 230, "bc", 233, "ca", 226);
+        assertThat(number(near, "unbalance")).as("mean 229.67, 3.67 away").isCloseTo(1.6, within(0.01));
+        assertThat(near.stops()).isEmpty();
+        assertThat(says(near)).isEqualTo("derate");
+    }
+
     /** Anything within the limits of the inputs is computed, or refused with the reason; nothing that is no number comes out. */
     @ParameterizedTest
     @MethodSource("all")

@@ -74,13 +74,14 @@ class EconomizerController {
     /**
      * What comes of it.
      *
+     * @param allowed whether energy codes allow the changeover in that climate
      * @param limitF the limit of temperature of the climate
      * @param share percent of outdoor air that should be let in
      * @param volts at the actuator for it, a damper being as open as the share
      * @param measured the share that three thermometers show; null where they tell nothing
      * @param border above it no air is good enough
      */
-    record EconomizerView(AirState outdoor, AirState returned, AirState mixed, boolean free, Changeover.By by, double limitF, double share, double volts,
+    record EconomizerView(AirState outdoor, AirState returned, AirState mixed, boolean free, boolean allowed, Changeover.By by, double limitF, double share, double volts,
             @Nullable MeasuredShare measured, List<HumidityLine> lines, List<ChartPoint> border) {
     }
 
@@ -92,7 +93,7 @@ class EconomizerController {
         MeasuredShare measured = mixed == null ? null : OutdoorShare.of(input.outdoorF(), input.returnF(), mixed, OutdoorShare.THERMOMETER_F)
                 .map(share -> new MeasuredShare(PERCENT * share.share(), PERCENT * share.sigma())).orElse(null);
         return new EconomizerView(AirState.of(economizer.outdoor()), AirState.of(economizer.returned()), AirState.of(economizer.mixed()), judgement.free(),
-                judgement.by(), Changeover.limitF(input.zone()), PERCENT * economizer.share(), OutdoorShare.volts(economizer.share()), measured,
+                input.changeover().allowed(input.zone()), judgement.by(), Changeover.limitF(input.zone()), PERCENT * economizer.share(), OutdoorShare.volts(economizer.share()), measured,
                 LINES.stream().map(h -> new HumidityLine(PERCENT * h, ChartPoint.of(economizer.line(h)))).toList(),
                 ChartPoint.of(economizer.border()));
     }
