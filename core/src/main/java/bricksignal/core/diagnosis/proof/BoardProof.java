@@ -268,7 +268,7 @@ final class BoardProof {
     }
 
     private void load(Element.Conductor contact) {
-        Set<String> stops = Set.of(circuit.reference(), board.supplyMinus(), contact.a());
+        Set<String> stops = Set.copyOf(List.of(circuit.reference(), board.supplyMinus(), contact.a()));
         Set<String> nets = ConductorSearch.from(circuit, contact.b(), c -> !c.id().equals(contact.id()), net -> !stops.contains(net))
                 .nets();
         for (Element.Load load : loads(nets)) {
