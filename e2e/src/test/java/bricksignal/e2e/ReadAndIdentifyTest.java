@@ -172,7 +172,7 @@ class ReadAndIdentifyTest {
             browser.press("[data-test=call-in]");
             for (String step : new String[] {"before", "power", "work", "verdict"}) {
                 browser.go("/visits/" + visit + "/" + step);
-                assertThat(browser.text("[data-test=changes]")).contains("jumper from R to W");
+                assertThat(browser.text("[data-test=changes]")).contains("Jumper from R on the board to W on the board");
             }
             browser.press("[data-test=change-out]");
             browser.waitFor(() -> !browser.shows("[data-test=changes]"));
