@@ -24,7 +24,7 @@ const day = (at?: string | null) =>
     <h1 class="h3">{{ visit!.job.unit }}: {{ unit!.title }}</h1>
     <p v-if="visit!.board || history?.age != null">
       <template v-if="visit!.board">Board {{ visit!.board }}. </template>
-      <template v-if="history?.age != null">{{ history.age }} years old.</template>
+      <template v-if="history?.age != null">{{ history.age }} {{ history.age === 1 ? 'year' : 'years' }} old.</template>
     </p>
     <p>{{ unit!.duty }}</p>
     <p class="caution">

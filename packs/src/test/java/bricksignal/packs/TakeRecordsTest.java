@@ -11,9 +11,13 @@ import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Shelf;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,6 +32,20 @@ class TakeRecordsTest {
 
     private static List<HypothesisId> everything(CompiledPack pack) {
         return Stream.concat(pack.space().considered().stream(), pack.runs().unlisted().stream()).map(Hypothesis::id).toList();
+    }
+
+    /** Another class in core, another engine: what is kept of its runs is not taken for this one's. */
+    @Test
+    void engineIsNamedByItsClasses(@TempDir Path folder) throws IOException {
+        Path core = Path.of("..", "core", "target", "classes");
+        assertThat(PackLibrary.engine()).isEqualTo(TakeRecords.engine(core)).matches("[0-9a-f]{64}");
+        Files.createDirectories(folder.resolve("bricksignal"));
+        Files.write(folder.resolve("bricksignal/A.class"), new byte[] {1, 2});
+        String one = TakeRecords.engine(folder);
+        Files.write(folder.resolve("bricksignal/A.class"), new byte[] {1, 3});
+        assertThat(TakeRecords.engine(folder)).isNotEqualTo(one);
+        Files.move(folder.resolve("bricksignal/A.class"), folder.resolve("bricksignal/B.class"));
+        assertThat(TakeRecords.engine(folder)).isNotEqualTo(one);
     }
 
     @ParameterizedTest

@@ -25,11 +25,13 @@ import tools.jackson.databind.JsonNode;
 public final class AnywhereBench {
 
     private static final int QUARTERS = 4;
+    private static final int UNPROCESSABLE = 422;
 
     private final Times first = new Times();
     private final Times further = new Times();
     private final Times opened = new Times();
     private final AtomicInteger errors = new AtomicInteger();
+    private final AtomicInteger refused = new AtomicInteger();
 
     private AnywhereBench() {
     }
@@ -61,6 +63,7 @@ public final class AnywhereBench {
         }
         figures.put("alive", application.alive());
         figures.put("errors", errors.get());
+        figures.put("refused", refused.get());
         figures.put("residentMb", application.residentMb());
         figures.put("openP95Ms", opened.percentile(95));
         figures.put("readings", first.count() + further.count());
@@ -124,6 +127,10 @@ public final class AnywhereBench {
                 visit.points().get(red).get("net").asString(), "black", visit.points().get(black).get("net").asString(), "mode",
                 random.nextInt(4) == 0 ? "DC_VOLTS" : "AC_VOLTS", "moment", moment.get("id").asString(), "reading",
                 String.valueOf(random.nextInt(28)))));
+        if (reply.status() == UNPROCESSABLE) {
+            refused.incrementAndGet();  // a point that no probe may touch live: told so, as it should
+            return;
+        }
         times.add(reply.ms());
         if (!reply.good() && errors.incrementAndGet() <= 5) {
             System.out.println("error " + reply.status() + ": " + reply.body());

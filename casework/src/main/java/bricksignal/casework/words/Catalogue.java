@@ -12,7 +12,7 @@ import java.util.Set;
 
 /**
  * Makes words of messages, in one language. A catalogue is a text: a line {@code key = words} for each message, with {@code {0}},
- * {@code {1}} where its parts stand; a line that begins with {@code #} is a remark. Another language is another text.
+ * {@code {1}} where its parts stand, and {@code {0, plural, one {# day} other {# days}}} where a word goes with a number (a subset of ICU's message syntax); a line that begins with {@code #} is a remark. Another language is another text.
  */
 public final class Catalogue {
 
@@ -31,16 +31,16 @@ public final class Catalogue {
      * @param texts what stands before, between and after the places
      * @param places which part of the message stands between two texts
      */
-    private record Pattern(List<String> texts, List<Integer> places) {
+    private record Pattern(List<String> texts, List<Place> places) {
 
         static Pattern of(String words) {
             List<String> texts = new ArrayList<>();
-            List<Integer> places = new ArrayList<>();
+            List<Place> places = new ArrayList<>();
             int from = 0;
             for (int open = words.indexOf('{'); open >= 0; open = words.indexOf('{', from)) {
-                int close = words.indexOf('}', open);
+                int close = closing(words, open);
                 texts.add(words.substring(from, open));
-                places.add(Integer.parseInt(words.substring(open + 1, close)));
+                places.add(Place.of(words.substring(open + 1, close)));
                 from = close + 1;
             }
             texts.add(words.substring(from));
@@ -50,9 +50,41 @@ public final class Catalogue {
         String filled(List<String> parts) {
             StringBuilder text = new StringBuilder(texts.get(0));
             for (int i = 0; i < places.size(); i++) {
-                text.append(places.get(i) < parts.size() ? parts.get(places.get(i)) : "").append(texts.get(i + 1));
+                Place place = places.get(i);
+                text.append(place.part() < parts.size() ? place.filled(parts.get(place.part())) : "").append(texts.get(i + 1));
             }
             return text.toString();
+        }
+
+        private static int closing(String words, int open) {
+            int depth = 0;
+            for (int i = open; i < words.length(); i++) {
+                depth += words.charAt(i) == '{' ? 1 : words.charAt(i) == '}' ? -1 : 0;
+                if (depth == 0) {
+                    return i;
+                }
+            }
+            throw new IllegalArgumentException("'" + words + "' opens a place and does not close it");
+        }
+    }
+
+    /**
+     * Where a part of a message stands.
+     *
+     * @param one what stands there for one, {@code #} being the number; empty where the part alone stands there
+     * @param other the same for any other number
+     */
+    private record Place(int part, String one, String other) {
+
+        private static final java.util.regex.Pattern PLURAL = java.util.regex.Pattern.compile("(\\d+), plural, one \\{(.*)} other \\{(.*)}");
+
+        static Place of(String inside) {
+            java.util.regex.Matcher plural = PLURAL.matcher(inside);
+            return plural.matches() ? new Place(Integer.parseInt(plural.group(1)), plural.group(2), plural.group(3)) : new Place(Integer.parseInt(inside), "", "");
+        }
+
+        String filled(String with) {
+            return other.isEmpty() ? with : (with.equals("1") ? one : other).replace("#", with);
         }
     }
 
@@ -140,6 +172,6 @@ public final class Catalogue {
 
     /** How many parts the words of a key take. */
     public int places(String key) {
-        return pattern(key).places().stream().mapToInt(place -> place + 1).max().orElse(0);
+        return pattern(key).places().stream().mapToInt(place -> place.part() + 1).max().orElse(0);
     }
 }

@@ -95,6 +95,18 @@ class CatalogueTest {
         }
     }
 
+    /** By ICU's own rules for English: one is one, everything else is other; a fraction and nothing too. */
+    @ParameterizedTest
+    @CsvSource({"0, 0 days ago", "1, 1 day ago", "2, 2 days ago", "11, 11 days ago", "1.5, 1.5 days ago"})
+    void wordsGoWithTheirNumber(double days, String words) {
+        assertThat(ENGLISH.words(Message.of("log.visited-days", new Message.Number(days)))).isEqualTo(words);
+    }
+
+    @Test
+    void placeThatIsNotClosedIsRefused() {
+        assertThatThrownBy(() -> Catalogue.read("a.b = {0, plural, one {# day} other {# days}")).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("does not close");
+    }
+
     @Test
     void everySettingOfTheMeterHasItsWordsAndUnit() {
         for (MeterMode mode : MeterMode.values()) {

@@ -243,4 +243,17 @@ class SimulationTest {
         assertThat(run.at(0.99 * crossing).unit().at(0.99 * crossing).value("late")).isZero();
         assertThat(run.at(1.01 * crossing).unit().at(1.01 * crossing).value("late")).isGreaterThan(0.9);
     }
+
+    /** A board that blinks a relay two hundred times a second for a minute would make 12,000 stretches: what is cut off says that it is no whole run. */
+    @Test
+    void runThatIsCutOffIsNotHandedOutAsWhole() {
+        Region region = new Region("main", List.of(new Region.State("a", Set.of("fan"), LampPattern.SLOW, List.of(to("elapsed >= 0.005", "b"))),
+                new Region.State("b", Set.of(), LampPattern.SLOW, List.of(to("elapsed >= 0.005", "a")))));
+        Machine machine = unit().withBoard(new Board("board", "R", "C", 16, List.of(), List.of(region)));
+        Timeline cut = Simulation.run(machine, new Scenario("long", 60, List.of()));
+        assertThat(cut.chattering()).as("it is told").isTrue();
+        assertThat(cut.intervals().get(cut.intervals().size() - 1).end()).as("and covers the scenario").isEqualTo(60);
+        assertThat(cut.intervals().size()).isLessThan(12_000);
+        assertThat(Simulation.run(machine, new Scenario("short", 5, List.of())).chattering()).as("a thousand stretches are a whole run").isFalse();
+    }
 }
