@@ -187,6 +187,23 @@ class HostileTest {
         assertThat(ines.get("/api/overlays/" + name).json().get("history")).hasSize(4);
     }
 
+    /** Boards over a composition that nobody made ready yet: it is made within no other's making ("Recursive update", a 500). */
+    @Test
+    void boardsOverAFamilyThatIsNotReadyAreOpenedAtOnce() {
+        List<String> visits = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            String name = "board-" + UUID.randomUUID().toString().substring(0, 8);
+            ines.post("/api/overlays", Map.of("overlay", name, "family", "f1-furnace", "title", "T", "choices", Map.of("blower", "tapped"), "timings",
+                    Map.of("purge-time", 30 + i)));
+            String unit = ines.post("/api/units", Map.of("siteName", "S " + name, "label", "L", "location", "x", "pack", "f1-furnace", "board", name)).json().get("id")
+                    .asString();
+            visits.add(ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "x")).json().get("id").asString());
+        }
+        List<Callable<Integer>> reads = visits.stream().map(visit -> (Callable<Integer>) () -> ines.get("/api/visits/" + visit).status()).toList();
+        assertThat(atOnce(reads)).isSubsetOf(200, 503);
+        visits.forEach(visit -> assertThat(ines.opened(visit).get("page").isObject()).isTrue());
+    }
+
     @Test
     void manyBoardsOfOneFamilyAreOpenAtOnceAndEachIsMadeOnce() {
         List<String> visits = new ArrayList<>();

@@ -47,6 +47,28 @@ class OwnPacksTest {
         throw new AssertionError("there is no pack " + id);
     }
 
+    /** A version that is not there yet (its row comes with another transaction): the look fails, others go on, and the next look finds it. */
+    @Test
+    void packThatCannotBeInstalledNowBlocksNoOtherAndIsTriedAgain() throws InterruptedException {
+        String text = odile.get("/api/packs/f9-airhandler/source").body().replace("pack: f9-airhandler", "pack: f9-late");
+        assertThat(odile.postText("/api/own-packs", text).json().get("usable").asBoolean()).isTrue();
+        JdbcTemplate database = new JdbcTemplate(server.context().getBean(DataSource.class));
+        database.update("update own_pack set used = 9 where name = 'f9-late'");
+        Thread.sleep(6_000);  // one look, every five seconds, has failed
+        assertThat(odile.postText("/api/own-packs", text.replace("f9-late", "f9-beside")).json().get("usable").asBoolean()).as("another goes on").isTrue();
+        assertThat(unit("f9-beside").status()).isEqualTo(201);
+        String title = odile.get("/api/packs").json().findParents("id").stream().filter(pack -> pack.get("id").asString().equals("f9-late")).findFirst().orElseThrow()
+                .get("title").asString();
+        database.update("insert into own_pack_version select ?, pack, 9, title, replace(content, ?, ?), made_by, made_at from own_pack_version where pack = 'f9-late'",
+                UUID.randomUUID(), title, "The ninth one");
+        for (int i = 0; i < 100 && !odile.get("/api/packs").body().contains("The ninth one"); i++) {
+            Thread.sleep(200);
+        }
+        assertThat(odile.get("/api/packs").body()).contains("The ninth one");
+        odile.post("/api/own-packs/f9-late/withdraw", Map.of());
+        odile.post("/api/own-packs/f9-beside/withdraw", Map.of());
+    }
+
     /** An upgrade may leave a version behind that it cannot read: that is said where the packs are, and nothing follows it by mistake. */
     @Test
     void versionThatCannotBeReadAnyMoreIsSaidAndNotUsed() throws InterruptedException {
