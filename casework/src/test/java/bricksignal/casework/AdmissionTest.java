@@ -170,6 +170,8 @@ class AdmissionTest {
         assertThat(Details.test(off, "ohms-igniter").safety().ended()).isEmpty();
         assertThat(told(off, "v.HSI.warm-up")).contains(Hazard.LINE);
         assertThat(Details.test(off, "v.HSI.warm-up").safety().ended()).contains(Hazard.DEAD_WORK.after());
+        Case lit = with(FURNACE, new Entry.Answer("see-flame", true));
+        assertThat(Details.test(lit, "ohms-igniter").safety().ended()).as("carbon monoxide is measured before one leaves, not before the next test").isEmpty();
         Case back = off.and(filed("back", new Entry.TakeBack(), "e1"));
         assertThat(told(back, "ohms-igniter")).as("what was taken back told nothing").contains(Hazard.DEAD_WORK);
     }

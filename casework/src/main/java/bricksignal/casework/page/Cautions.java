@@ -37,7 +37,7 @@ public record Cautions(List<Message> ended, List<Caution> cautions, List<Message
         Safety safety = now.unit().pack().catalogue().safety();
         Set<Hazard> here = safety.hazards(test);
         Set<Hazard> before = lastMade(now).map(safety::hazards).orElse(Set.of());
-        return new Cautions(after(before.stream().filter(hazard -> !here.contains(hazard))), here.stream().map(hazard -> new Caution(hazard, hazard.label(),
+        return new Cautions(after(before.stream().filter(hazard -> hazard.endsWithTheStep() && !here.contains(hazard))), here.stream().map(hazard -> new Caution(hazard, hazard.label(),
                 hazard.before(), before.contains(hazard))).toList(), after(here.stream()), List.copyOf(safety.licences(test)));
     }
 

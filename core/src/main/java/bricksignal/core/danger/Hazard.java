@@ -9,51 +9,54 @@ import bricksignal.core.words.Message;
  */
 public enum Hazard {
     /** A refrigerant that burns (ASHRAE 15, IEC 60335-2-40, from memory): any electrical act. */
-    FLAMMABLE_REFRIGERANT(false, Stop.Licence.NONE),
+    FLAMMABLE_REFRIGERANT(End.NOTHING, Stop.Licence.NONE),
     /** Hands on conductors that are off (OSHA 1910.147 and .333, NFPA 70E article 120, from memory). */
-    DEAD_WORK(true, Stop.Licence.NONE),
+    DEAD_WORK(End.WITH_THE_STEP, Stop.Licence.NONE),
     /** More than 50 V within reach (NFPA 70E, from memory). */
-    LINE(false, Stop.Licence.NONE),
+    LINE(End.NOTHING, Stop.Licence.NONE),
     /** More than 250 V: three-phase panels, 277 and 460 V. */
-    OVER_240(false, Stop.Licence.ELECTRICAL),
+    OVER_240(End.NOTHING, Stop.Licence.ELECTRICAL),
     /** The low voltage of an inverter's electronics is often at line potential. */
-    INVERTER(false, Stop.Licence.NONE),
+    INVERTER(End.NOTHING, Stop.Licence.NONE),
     /** A meter in series: clips on with the power off. */
-    SERIES(false, Stop.Licence.NONE),
+    SERIES(End.NOTHING, Stop.Licence.NONE),
     /** Capacitors that hold their charge. */
-    CAPACITOR(false, Stop.Licence.NONE),
+    CAPACITOR(End.NOTHING, Stop.Licence.NONE),
     /** A battery that can burn a wire away. */
-    BATTERY(false, Stop.Licence.NONE),
+    BATTERY(End.NOTHING, Stop.Licence.NONE),
     /** Something that can start at that moment. */
-    MOVING(false, Stop.Licence.NONE),
+    MOVING(End.NOTHING, Stop.Licence.NONE),
     /** The gas shut at its shutoff valve while something is done. */
-    GAS_SHUT(true, Stop.Licence.GAS),
+    GAS_SHUT(End.WITH_THE_STEP, Stop.Licence.GAS),
     /** A switch of the sequence bridged for some seconds, in order and never left alone. */
-    BRIDGE(true, Stop.Licence.NONE),
+    BRIDGE(End.WITH_THE_STEP, Stop.Licence.NONE),
     /** A spark outside the burner. */
-    SPARK_OUTSIDE(false, Stop.Licence.NONE),
+    SPARK_OUTSIDE(End.NOTHING, Stop.Licence.NONE),
     /** A gauge at a tap of the gas (NFPA 54, CSA B149.1, from memory). */
-    GAS_TAP(true, Stop.Licence.GAS),
+    GAS_TAP(End.WITH_THE_STEP, Stop.Licence.GAS),
     /** A nose near burner, flue or exhaust. */
-    SMELL(false, Stop.Licence.NONE),
+    SMELL(End.NOTHING, Stop.Licence.NONE),
     /** Anything that lets it burn. */
-    FLAME(true, Stop.Licence.NONE),
+    FLAME(End.WITH_THE_VISIT, Stop.Licence.NONE),
     /** Heat exchangers, igniters, stoves, compressors' discharge. */
-    HOT(false, Stop.Licence.NONE),
+    HOT(End.NOTHING, Stop.Licence.NONE),
     /** Gauges on the refrigerant circuit (40 CFR 82 subpart F, from memory). */
-    REFRIGERANT_CIRCUIT(true, Stop.Licence.REFRIGERANT),
+    REFRIGERANT_CIRCUIT(End.WITH_THE_STEP, Stop.Licence.REFRIGERANT),
     /** The cover over the terminals of a compressor. */
-    COMPRESSOR(false, Stop.Licence.NONE),
+    COMPRESSOR(End.NOTHING, Stop.Licence.NONE),
     /** Oil in the chamber. */
-    OIL(false, Stop.Licence.NONE),
+    OIL(End.NOTHING, Stop.Licence.NONE),
     /** Ash, hopper, vent of a stove. */
-    SOLID_FUEL(false, Stop.Licence.NONE);
+    SOLID_FUEL(End.NOTHING, Stop.Licence.NONE);
 
-    private final boolean ends;
+    /** When what is left to do is done. */
+    private enum End { NOTHING, WITH_THE_STEP, WITH_THE_VISIT }
+
+    private final End end;
     private final Stop.Licence licence;
 
-    Hazard(boolean ends, Stop.Licence licence) {
-        this.ends = ends;
+    Hazard(End end, Stop.Licence licence) {
+        this.end = end;
         this.licence = licence;
     }
 
@@ -74,6 +77,11 @@ public enum Hazard {
 
     /** How it ends; nothing where nothing is left to do. */
     public Message after() {
-        return ends ? Message.of("hazard." + name() + ".after") : Message.NOTHING;
+        return end == End.NOTHING ? Message.NOTHING : Message.of("hazard." + name() + ".after");
+    }
+
+    /** True where that is done before the next step that does not meet it; otherwise before the visit ends. */
+    public boolean endsWithTheStep() {
+        return end == End.WITH_THE_STEP;
     }
 }
