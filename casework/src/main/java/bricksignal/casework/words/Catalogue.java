@@ -76,11 +76,14 @@ public final class Catalogue {
      */
     private record Place(int part, String one, String other) {
 
-        private static final java.util.regex.Pattern PLURAL = java.util.regex.Pattern.compile("(\\d+), plural, one \\{(.*)} other \\{(.*)}");
+        private static final String ONE = ", plural, one {";
+        private static final String OTHER = "} other {";
 
         static Place of(String inside) {
-            java.util.regex.Matcher plural = PLURAL.matcher(inside);
-            return plural.matches() ? new Place(Integer.parseInt(plural.group(1)), plural.group(2), plural.group(3)) : new Place(Integer.parseInt(inside), "", "");
+            int one = inside.indexOf(ONE);
+            int other = inside.indexOf(OTHER);
+            return one < 0 ? new Place(Integer.parseInt(inside), "", "") : new Place(Integer.parseInt(inside.substring(0, one)), inside.substring(one + ONE.length(), other),
+                    inside.substring(other + OTHER.length(), inside.length() - 1));
         }
 
         String filled(String with) {

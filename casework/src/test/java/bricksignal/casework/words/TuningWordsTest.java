@@ -35,6 +35,7 @@ class TuningWordsTest {
         say(finding.says());
         say(finding.reason());
         say(finding.source());
+        finding.stops().forEach(this::say);
         finding.results().forEach(result -> say(result.label()));
         Curve curve = finding.curve();
         if (curve != null) {

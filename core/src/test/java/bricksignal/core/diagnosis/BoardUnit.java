@@ -51,12 +51,17 @@ public final class BoardUnit {
 
     /** Compiled, with its points. */
     public static CompiledPack compiled() {
-        return CompiledPack.of(model(List.of("R", "T", "W", "OUT", "hot", "C")), ErrorModel.defaults());
+        return CompiledPack.of(model(), ErrorModel.defaults());
     }
 
     /** Compiled, with probes reaching these nets alone. */
     public static CompiledPack compiled(String... probed) {
         return CompiledPack.of(model(List.of(probed)), ErrorModel.defaults());
+    }
+
+    /** The unit as it is declared. */
+    public static UnitModel model() {
+        return model(List.of("R", "T", "W", "OUT", "hot", "C"));
     }
 
     private static UnitModel model(List<String> probed) {
