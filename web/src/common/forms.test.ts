@@ -156,6 +156,27 @@ describe('the policy', () => {
     expect(page.get('[role=status]').text()).toContain('Kept')
   })
 
+  it('has rules of the house: who changes what, and whose day it is', async () => {
+    const rules = { ...stored, changers: 'AT_WORK', timeZone: 'America/Adak' }
+    Object.assign(answers, {
+      '/api/me': { role: 'LEAD' },
+      '/api/policy': rules,
+      '/api/policy/choices': [],
+      'POST /api/policy': rules,
+    })
+    const page = shown(PolicyView)
+    await flushPromises()
+    expect((page.get('#zone').element as HTMLSelectElement).value).toBe('America/Adak')
+    expect((page.get('input[value=AT_WORK]').element as HTMLInputElement).checked).toBe(true)
+    await page.get('input[name=changers][value=LEAD]').setValue(true)
+    await page.get('#zone').setValue('America/Halifax')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/policy', {
+      body: { ...rules, changers: 'LEAD', timeZone: 'America/Halifax' },
+    })
+  })
+
   it('says which value the server did not take', async () => {
     Object.assign(answers, { '/api/me': { role: 'LEAD' }, '/api/policy': stored, '/api/policy/choices': [] })
     answers['POST /api/policy'] = new client.Problem(422, 'Labour is 0; it must be at least 0.01.', 'labourPerMinute')

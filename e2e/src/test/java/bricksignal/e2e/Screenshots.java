@@ -67,8 +67,10 @@ public final class Screenshots {
                     phone.logIn("ines");
                     phone.go("/visits/" + ferry + "/work");
                     take(phone, "[data-test=next]", "work-phone");
-                    phone.go("/tools/isolation");
-                    take(phone, "[data-test=isolation-said]", "isolation-phone");
+                    String cellar = ines.job("f1-furnace", "Soot on the front, no heat.");
+                    ines.add(cellar, entry("STOPPED", "finding", "ROLLOUT"));
+                    phone.go("/visits/" + cellar + "/work");
+                    take(phone, "[data-test=stop]", "stop-phone");
                     phone.go("/visits/" + ines.job("f16-humidity", "Dries all day.") + "/settings");
                     phone.press("[data-test=setting-limit]");
                     phone.press("[data-test='found-45 %']");
