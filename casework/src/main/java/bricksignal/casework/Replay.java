@@ -37,7 +37,8 @@ public record Replay(Case now, List<Filed> taken, List<Left> left) {
      * @param sent oldest first
      * @param twins the other units of the site, by id
      * @param signers who made an entry, with what was current on that day
-     * @param goOn asked before each entry; false ends it, and what was not looked at is left
+     * @param goOn asked before each entry
+     * @throws Refused where it says no: half a log that was not looked at is no log
      */
     public static Replay of(Case empty, List<Filed> sent, Set<String> twins, Function<Filed, Signer> signers, BooleanSupplier goOn) {
         Case now = empty;
@@ -45,10 +46,10 @@ public record Replay(Case now, List<Filed> taken, List<Left> left) {
         List<Filed> taken = new ArrayList<>();
         List<Left> left = new ArrayList<>();
         for (Filed one : sent) {
+            if (!goOn.getAsBoolean()) {
+                throw new Refused("entries", Message.of("entry.no-time"));
+            }
             try {
-                if (!goOn.getAsBoolean()) {
-                    throw new Refused("entries", Message.of("entry.no-time"));
-                }
                 if (!known.add(one.id())) {
                     throw new Refused("id", Message.of("entry.twice"));
                 }

@@ -4,9 +4,11 @@ import static bricksignal.casework.Units.FURNACE;
 import static bricksignal.casework.Units.filed;
 import static bricksignal.casework.Units.fresh;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
+import bricksignal.casework.entry.Refused;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import java.util.List;
@@ -64,11 +66,10 @@ class ReplayTest {
     }
 
     @Test
-    void whenTheTimeIsOverTheRestIsLeft() {
+    void whenTheTimeIsOverNothingIsTaken() {
         AtomicInteger asked = new AtomicInteger();
-        Replay replay = Replay.of(fresh(FURNACE), List.of(filed("a", new Entry.Note("one"), null), filed("b", new Entry.Note("two"), null)), Set.of(),
-                filed -> Signer.NOBODY, () -> asked.getAndIncrement() < 1);
-        assertThat(replay.taken()).extracting(Filed::id).containsExactly("a");
-        assertThat(why(replay)).containsExactly("b entry.no-time");
+        List<Filed> sent = List.of(filed("a", new Entry.Note("one"), null), filed("b", new Entry.Note("two"), null));
+        assertThatThrownBy(() -> Replay.of(fresh(FURNACE), sent, Set.of(), filed -> Signer.NOBODY, () -> asked.getAndIncrement() < 1)).isInstanceOfSatisfying(Refused.class,
+                refused -> assertThat(Units.ENGLISH.sentence(refused.says())).contains("takes too long").contains("Nothing was taken in"));
     }
 }
