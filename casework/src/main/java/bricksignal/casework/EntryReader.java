@@ -25,7 +25,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Tells what an entry says of a unit. */
@@ -130,8 +129,8 @@ final class EntryReader {
 
     /** The tests that an entry of what was measured or answered now is about. */
     List<Test> tests(Entry entry) {
-        return entry instanceof Entry.OfAReading || entry instanceof Entry.Answer ? read(entry, List.of()).observations().stream().flatMap(o ->
-                o instanceof Observation.Reading r ? Stream.of(r.test()) : o instanceof Observation.Answer a ? Stream.of(a.test()) : Stream.<Test>empty()).toList() : List.of();
+        return entry instanceof Entry.OfAReading || entry instanceof Entry.Answer ? read(entry, List.of()).observations().stream().flatMap(seen -> seen.about().stream())
+                .toList() : List.of();
     }
 
     /** The test of that name, whatever it is. */

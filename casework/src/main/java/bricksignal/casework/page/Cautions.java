@@ -4,7 +4,6 @@ import bricksignal.casework.Case;
 import bricksignal.casework.Line;
 import bricksignal.core.danger.Hazard;
 import bricksignal.core.danger.Safety;
-import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
@@ -47,7 +46,6 @@ public record Cautions(List<Message> ended, List<Caution> cautions, List<Message
 
     /** The test that was made last on this visit; empty where none was. */
     private static Optional<Test> lastMade(Case now) {
-        return now.lines().stream().filter(Line::counts).flatMap(line -> line.observations().stream()).flatMap(o -> o instanceof Observation.Reading reading
-                ? Stream.of(reading.test()) : o instanceof Observation.Answer answer ? Stream.of(answer.test()) : Stream.<Test>empty()).reduce((first, last) -> last);
+        return now.lines().stream().filter(Line::counts).flatMap(line -> line.observations().stream()).flatMap(seen -> seen.about().stream()).reduce((first, last) -> last);
     }
 }

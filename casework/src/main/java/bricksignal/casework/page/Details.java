@@ -94,7 +94,7 @@ public final class Details {
         double minutes = 0;
         Setup standing = Setup.AS_IT_IS;
         for (Observation made : now.diagnosis().observations()) {
-            Test test = made instanceof Observation.Reading reading ? reading.test() : made instanceof Observation.Answer answer ? answer.test() : null;
+            Test test = made.about().orElse(null);
             if (test != null) {
                 minutes += TestCost.minutes(now.unit().pack(), test, standing);
                 standing = TestCost.after(test);

@@ -6,6 +6,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.When;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** One thing a technician found. */
@@ -21,8 +22,12 @@ public sealed interface Observation {
         if (this instanceof Died) {
             return test instanceof Test.Check check && (check.sense() == Test.Sense.RESET || check.sense() == Test.Sense.WARM);
         }
-        Test of = this instanceof Reading reading ? reading.test() : this instanceof Answer answer ? answer.test() : null;
-        return of == null ? test instanceof Test.Sequence && ofTheSequence() : of.id().equals(test.id()) && of.equals(test);
+        return about().map(of -> of.id().equals(test.id()) && of.equals(test)).orElseGet(() -> test instanceof Test.Sequence && ofTheSequence());
+    }
+
+    /** The test that was read or answered; empty for what is no answer to one. */
+    default Optional<Test> about() {
+        return this instanceof Reading reading ? Optional.of(reading.test()) : this instanceof Answer answer ? Optional.of(answer.test()) : Optional.empty();
     }
 
     /**

@@ -118,6 +118,6 @@ public abstract class Calculator {
     /** The finding whose sentence is that of a name; it fills its places with numbers. */
     final Finding finding(String says, boolean good, List<Finding.Result> results, @Nullable Curve curve, double... places) {
         Message[] parts = java.util.Arrays.stream(places).mapToObj(Message.Number::new).toArray(Message[]::new);
-        return new Finding(word("says-" + says, parts), good, results, word("reason"), word("source"), curve);
+        return new Finding(word("says-" + says, parts), good, results, word("reason"), word("source"), curve, List.of());
     }
 }

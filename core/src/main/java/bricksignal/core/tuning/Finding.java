@@ -23,10 +23,6 @@ public record Finding(Message says, boolean good, List<Result> results, Message 
         stops = List.copyOf(stops);
     }
 
-    Finding(Message says, boolean good, List<Result> results, Message reason, Message source, @Nullable Curve curve) {
-        this(says, good, results, reason, source, curve, List.of());
-    }
-
     /** The same with what speaks against setting anything by it. */
     Finding stopped(List<Message> why) {
         return why.isEmpty() ? this : new Finding(says, false, results, reason, source, curve, why);

@@ -89,7 +89,8 @@ class PeopleController {
     }
 
     private PersonView view(Account account) {
+        LocalDate today = day.today();
         return new PersonView(account.login(), account.name(), account.role(), qualifications.findByAccountIdOrderByUntil(account.id()).stream()
-                .map(q -> QualificationView.of(q, day.today())).toList());
+                .map(q -> QualificationView.of(q, today)).toList());
     }
 }

@@ -72,8 +72,9 @@ class PhotoController {
     @PostMapping("/api/visits/{id}/photos/{photo}/on-report")
     PhotoView onReport(Principal principal, @PathVariable UUID id, @PathVariable UUID photo, @RequestParam boolean wanted) {
         visits.visit(principal.getName(), id);
-        if (photos.one(id, photo).onReport() == wanted) {
-            return PhotoView.of(photos.one(id, photo));
+        Photo before = photos.one(id, photo);
+        if (before.onReport() == wanted) {
+            return PhotoView.of(before);
         }
         PhotoView shown = PhotoView.of(photos.onReport(id, photo, wanted));
         visits.changedAfterClosing(principal.getName(), id, (wanted ? "shown on the report: " : "taken off the report: ") + shown.label());

@@ -6,6 +6,8 @@ import bricksignal.packs.PackProblem;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,8 +31,11 @@ class OverlayController {
     record OverlayRow(String name, String family, String title, int version, Instant madeAt, String by) {
     }
 
-    private OverlayRow row(OverlayVersion v) {
-        return new OverlayRow(v.overlay().name(), v.overlay().family(), v.title(), v.version(), v.madeAt(), service.by(v));
+    /** Rows of versions; who made them is asked once for all. */
+    private List<OverlayRow> rows(List<OverlayVersion> versions) {
+        Map<UUID, String> names = service.names(versions);
+        return versions.stream().map(v -> new OverlayRow(v.overlay().name(), v.overlay().family(), v.title(), v.version(), v.madeAt(), names.getOrDefault(v.madeBy(), "")))
+                .toList();
     }
 
     /** A board with its text, and whether whoever asks may keep another version of it. */
@@ -43,7 +48,7 @@ class OverlayController {
 
     @GetMapping("/api/overlays")
     List<OverlayRow> list() {
-        return service.newest().stream().map(this::row).toList();
+        return rows(service.newest());
     }
 
     @GetMapping("/api/overlays/{name}")
@@ -93,7 +98,7 @@ class OverlayController {
     }
 
     private OverlayView view(Principal principal, OverlayVersion version, Overlay read) {
-        return new OverlayView(row(version), service.mayChange(principal.getName(), version.overlay()), version.content(), service.draft(version.content()), read.notes(),
-                service.history(version.overlay().name()).stream().map(this::row).toList());
+        return new OverlayView(rows(List.of(version)).get(0), service.mayChange(principal.getName(), version.overlay()), version.content(), service.draft(version.content()), read.notes(),
+                rows(service.history(version.overlay().name())));
     }
 }

@@ -12,7 +12,9 @@ import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -125,10 +127,10 @@ public class OverlayService {
         return changing.may(account.role() == Account.Role.LEAD, versions.madeBy(board.id(), account.id()));
     }
 
-    /** Who made a version, as people call them. */
+    /** Who made versions, as people call them, by account. */
     @Transactional(readOnly = true)
-    public String by(OverlayVersion version) {
-        return people.findById(version.madeBy()).map(Account::name).orElse("");
+    public Map<UUID, String> names(List<OverlayVersion> of) {
+        return people.findAllById(of.stream().map(OverlayVersion::madeBy).distinct().toList()).stream().collect(Collectors.toMap(Account::id, Account::name));
     }
 
     @Transactional(readOnly = true)

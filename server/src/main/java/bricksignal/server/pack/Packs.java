@@ -243,7 +243,7 @@ public class Packs {
     }
 
     /** Names a text by what it says. */
-    static String digest(String text) {
+    public static String digest(String text) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException e) {

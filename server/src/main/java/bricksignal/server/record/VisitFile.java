@@ -16,12 +16,9 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -160,19 +157,11 @@ class VisitFile {
         read.get("events").forEach(event -> events.add(new Foreign.Event(VisitEvent.Kind.valueOf(event.get("kind").asString()), time(event, "at"),
                 event.get("note").asString())));
         JsonNode end = visit.get("end");
-        return new Foreign(digest(read), id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
+        return new Foreign(Packs.digest(json.writeValueAsString(read)), id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
                 visit.get("complaint").asString(), day(visit, "scheduledOn"), visit.has("openedAt") ? time(visit, "openedAt") : null,
                 end == null ? null : new Foreign.End(time(end, "at"), Visit.Outcome.valueOf(end.get("outcome").asString()),
                 end.get("decided").asString(), end.get("verdict").asString()), unit.get("text").asString(), unit.has("board") ? id(unit, "board") : null,
                 entries, events);
-    }
-
-    private String digest(JsonNode read) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(read)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     private static UUID id(JsonNode from, String field) {

@@ -101,12 +101,13 @@ class ForeignCheck {
         Map<UUID, Account> makers = new LinkedHashMap<>();
         from.entries().forEach(one -> makers.put(one.id(), here(people, one.by())));
         Replay replay = replayed(from, unit, ready, makers);
-        Optional<String> open = Optional.ofNullable(from.end()).flatMap(end -> service.keepsOpen(replay.now(), end.outcome()));
-        Details.Concluded concluded = workbench.at(() -> Details.concluded(replay.now()));
-        String verdict = words.of(concluded.verdict());
+        Foreign.End end = from.end();
+        Optional<String> open = end == null ? Optional.empty() : service.keepsOpen(replay.now(), end.outcome());
+        Details.Concluded concluded = end == null ? null : workbench.at(() -> Details.concluded(replay.now()));
+        String verdict = concluded == null ? "" : words.of(concluded.verdict());
         List<Evidence> rows = replay.taken().stream().map(kept -> json.written(kept, from.id(), Optional.ofNullable(makers.get(UUID.fromString(kept.id()))).orElseThrow().id()))
                 .toList();
-        return new Checked(unit, here(people, from.technician()), digest, board, rows, from.end() == null || open.isPresent() ? null : concluded, verdict,
+        return new Checked(unit, here(people, from.technician()), digest, board, rows, open.isPresent() ? null : concluded, verdict,
                 left(from, replay, open, verdict));
     }
 

@@ -3,14 +3,15 @@ package bricksignal.server.visit;
 import bricksignal.server.problem.BadInput;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 
 /** The days that a visit can be planned for: before and after them a clock or a hand is wrong. */
 final class VisitDays {
 
     private static final LocalDate FIRST = LocalDate.of(2000, 1, 1);
     private static final LocalDate LAST = LocalDate.of(2200, 1, 1);
-    static final Instant FIRST_MOMENT = Instant.parse("2000-01-01T00:00:00Z");
-    static final Instant LAST_MOMENT = Instant.parse("2200-01-01T00:00:00Z");
+    static final Instant FIRST_MOMENT = FIRST.atStartOfDay(ZoneOffset.UTC).toInstant();
+    static final Instant LAST_MOMENT = LAST.atStartOfDay(ZoneOffset.UTC).toInstant();
 
     private VisitDays() {
     }
