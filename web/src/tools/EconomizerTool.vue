@@ -104,9 +104,8 @@ function why(air: Air) {
       </p>
       <p>{{ why(result) }}</p>
       <p v-if="!result.allowed" class="problem" data-test="economizer-not-allowed">
-        Stop: energy codes do not allow this comparison in zone {{ inputs.zone }}. Air that is cooler and damp costs
-        more to dry than it saves. Set a fixed temperature of {{ result.limitF }} °F, or judge by heat (ASHRAE 90.1,
-        from memory).
+        Stop: energy codes do not allow this comparison in zone {{ inputs.zone }}. Cool, damp air costs more to dry than
+        it saves. Set a fixed {{ result.limitF }} °F changeover, or compare enthalpy (ASHRAE 90.1, from memory).
       </p>
       <p class="big num" data-test="economizer-volts">
         {{ result.volts.toFixed(1) }} V DC
