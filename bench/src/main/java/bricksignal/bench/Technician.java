@@ -22,6 +22,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 
@@ -44,6 +45,7 @@ final class Technician {
     private final Random random;
     private final VirtualUnit nominal;
     private final Set<String> repaired = new LinkedHashSet<>();
+    private final Set<String> renewed = new LinkedHashSet<>();
     private final Map<String, VirtualUnit> units = new LinkedHashMap<>();
     private final Map<String, Double> moments = new LinkedHashMap<>();
     private final Machine machine;
@@ -78,6 +80,7 @@ final class Technician {
     /** Takes the fault of a part out of the unit, if it has one. */
     void repair(String part) {
         repaired.add(part);
+        renewed.addAll(model.part(part).elements());
     }
 
     /** The faults that are still in the unit. */
@@ -139,12 +142,15 @@ final class Technician {
 
     private Observation measure(Test test) {
         Moment moment = model.moment(test.moment());
+        Optional<String> renews = test instanceof Test.Check check ? check.renews() : Optional.empty();
+        renews.ifPresent(renewed::add);
         VirtualUnit unit = unit(present());
         double at = unit.comesTo(moment).orElseGet(() -> due(moment));
         boolean misread = random.nextDouble() < (test instanceof Test.Check ? habits.wrongAnswer() : habits.misread());
         if (test instanceof Test.Check check) {
             boolean yes = random.nextDouble() < chance(check, moment, unit, at);
             failing |= yes && !misread && (check.sense() == Test.Sense.WARM || check.sense() == Test.Sense.CYCLES);
+            renews.filter(element -> !yes).ifPresent(renewed::remove);
             return new Observation.Answer(check, yes != misread);
         }
         Test.Reading reading = (Test.Reading) test;
@@ -195,19 +201,40 @@ final class Technician {
         return !truth.intermittent() || random.nextDouble() < (failing ? FAILING : truth.duty());
     }
 
-    /** The unit with the faults that are left in it, or without any. */
+    /** The unit with the faults that are left in it, or without any; what they took with them is gone until it is renewed. */
     private VirtualUnit unit(boolean present) {
-        List<Fault> faults = present ? left() : List.of();
-        if (faults.isEmpty()) {
+        return unit(present, gone());
+    }
+
+    private Set<String> gone() {
+        Set<String> gone = new LinkedHashSet<>();
+        if (!left().isEmpty()) {
+            gone.addAll(pack.runs().damage(truth.id()));
+            gone.removeAll(renewed);
+        }
+        return gone;
+    }
+
+    private VirtualUnit unit(boolean present, Set<String> gone) {
+        List<Fault> faults = present ? left().stream().filter(fault -> !cured(fault)).toList() : List.of();
+        if (faults.isEmpty() && gone.isEmpty()) {
             return nominal;
         }
-        return units.computeIfAbsent(faults.toString(), key -> {
+        return units.computeIfAbsent(faults.toString() + gone, key -> {
             Machine faulty = machine;
             for (Fault fault : faults) {
                 faulty = fault.in(faulty);
             }
+            for (String element : gone) {
+                faulty = new Effect.OnElement(element, Effect.Mode.OPEN, 0).apply(faulty);
+            }
             return VirtualUnit.of(model, faulty);
         });
+    }
+
+    /** A fuse that was open by itself, once a new one is in. */
+    private boolean cured(Fault fault) {
+        return pack.space().cured(fault, renewed);
     }
 
     /** Supplies and parts a little off, as in any real unit. */

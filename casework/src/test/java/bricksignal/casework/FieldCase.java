@@ -188,7 +188,8 @@ final class FieldCase {
     /** What the unit shows in a test, entered as a person would. */
     private List<Entry> shows(Case now, Test test) {
         boolean failing = now.diagnosis().hypotheses().contains(new HypothesisId.Failing(truth));
-        return Shown.by(unit.pack(), test, seldom && !failing ? new HypothesisId.Intermittent(truth) : unit.pack().space().single(truth));
+        HypothesisId shown = seldom && !failing ? new HypothesisId.Intermittent(truth) : unit.pack().space().single(truth);
+        return Shown.by(unit.pack(), test, now.diagnosis().now(shown));
     }
 
     @Override

@@ -72,7 +72,7 @@ class FieldCasesTest {
                 new FieldCase("C10 welded blower relay", FURNACE, "board-blower-welded", 3).yes("rest.blower").reads("v.HLI.standby", "26").reads("v.HEAT.standby", "120")
                         .never("thermostat"),
                 new FieldCase("C11 field wiring shorts on the call", FURNACE, "w-shorted", 3).yes("see-fuse").yes("try-fuse").no("try-fuse-call")
-                        .yes("try-w-off").never("board", "transformer"),
+                        .yes("lift.w-shorted").never("board", "transformer"),
                 new FieldCase("C12 gas valve leaks by", FURNACE, "valve-leaks-by", 2).yes("rest.flame").reads("v.MV.after", "0")
                         .never("board"),
                 new FieldCase("C14 joint of the board", FURNACE, "joint.P4", 4).seldom().lamp("4 flashes").yes("ask.seldom").resetAt(2)

@@ -22,6 +22,7 @@ import bricksignal.core.unit.Dangers;
 import bricksignal.core.unit.Device;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Noticed;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
@@ -37,6 +38,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -67,8 +69,7 @@ final class ModelBuilder {
                 root.each("checks", e -> check(e.getKey(), e.getValue())),
                 root.each("stages", e -> new UnitModel.Stage(e.getKey(), e.getValue().text("label"),
                         e.getValue().condition("when"), e.getValue().text("seen"))),
-                root.each("channels", e -> new UnitModel.Channel(e.getKey(), e.getValue().text("label"),
-                        e.getValue().condition("when"))),
+                root.each("channels", e -> new UnitModel.Channel(e.getKey(), e.getValue().text("label"), e.getValue().condition("when"), e.getValue().has("noticed") ? Noticed.of(e.getValue().text("noticed")) : null)),
                 charts(),
                 root.each("parts", e -> part(e.getKey(), e.getValue())),
                 root.each("faults", e -> fault(e.getKey(), e.getValue())),
@@ -244,7 +245,8 @@ final class ModelBuilder {
         s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
         return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
                 s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
-                s.has("change") ? change(s.at("change")) : Change.NONE);
+                s.has("change") ? change(s.at("change")) : Change.NONE,
+                s.has("noticed") ? Optional.of(Noticed.of(s.text("noticed"))) : Optional.empty());
     }
 
     private static Change change(Section s) {
@@ -254,7 +256,7 @@ final class ModelBuilder {
     private static Part part(String id, Section s) {
         Part.Kind kind = Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART");
         return new Part(id, s.text("label"), kind, s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"),
-                s.text("board"), s.number("litres", kind == Part.Kind.BOARD ? BOARD_LITRES : kind == Part.Kind.PART ? PART_LITRES : 0));
+                s.text("board"), s.number("litres", kind == Part.Kind.BOARD ? BOARD_LITRES : kind == Part.Kind.PART ? PART_LITRES : 0), s.flag("field", false));
     }
 
     private static Fault fault(String id, Section s) {

@@ -334,6 +334,6 @@ final class ModelChecks {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
         Set<String> boards = model.machine().boards().stream().map(b -> b.id()).collect(Collectors.toSet());
         return Map.of("in", inputs, "out", outputs, "state", states, "amps", elements, "volts", nets, "action", actions,
-                "powered", boards);
+                "powered", boards, "closed", elements);
     }
 }

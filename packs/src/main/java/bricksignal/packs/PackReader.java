@@ -1,7 +1,7 @@
 package bricksignal.packs;
 
-import bricksignal.core.unit.CommonFailures;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.unit.common.CommonFailures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -11,6 +11,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
@@ -22,7 +23,6 @@ import bricksignal.core.unit.Setup;
 import bricksignal.core.words.Message;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -121,8 +121,8 @@ class BeyondTheListTest {
                     * d.likelihood(d.observations().get(1), h);
         }
         for (HypothesisId place : unlisted()) {
-            double odds = PACK.space().get(place).prior() * d.likelihood(d.observations().get(0), place)
-                    * d.likelihood(d.observations().get(1), place) / evidence;
+            double odds = PACK.space().get(place).prior() * d.likelihood(d.observations().get(0), d.now(place))
+                    * d.likelihood(d.observations().get(1), d.now(place)) / evidence;
             assertThat(d.unlisted().get(place)).isCloseTo(odds, withPercentage(0.01));
         }
         assertThat(List.copyOf(d.unlisted().values())).isSortedAccordingTo(Comparator.reverseOrder());
@@ -152,7 +152,7 @@ class BeyondTheListTest {
     @Test
     void repairDoesNotMendWhatIsNotListed() {
         HypothesisId place = unlisted().get(0);
-        assertThat(PACK.space().after(place, Set.of("igniter", "board"))).isEqualTo(place);
+        assertThat(Diagnosis.of(PACK, List.of(new Observation.Repaired("igniter"), new Observation.Repaired("board"))).now(place)).isEqualTo(Diagnosis.of(PACK, List.of()).now(place));
     }
 
     @ParameterizedTest

@@ -40,7 +40,7 @@ record Compiled(CompiledPack pack) {
 
     /** That a fault is there and stays, however far it has gone. */
     double believed(Diagnosis d, String fault) {
-        return d.belief(place(fault)) + d.belief(new HypothesisId.Milder(fault));
+        return d.belief(d.now(place(fault))) + d.belief(new HypothesisId.Milder(fault));
     }
 
     Timeline with(String fault) {
@@ -63,7 +63,7 @@ record Compiled(CompiledPack pack) {
     Diagnosis lamps(String fault) {
         List<Observation> lamps = new ArrayList<>();
         for (String board : pack.model().charts().keySet()) {
-            lamps.add(new Observation.Lamp(board, Map.of(pack.predictions().lampShares(place(fault), board).entrySet().stream()
+            lamps.add(new Observation.Lamp(board, Map.of(pack.predictions().lampShares(Diagnosis.of(pack).now(place(fault)), board).entrySet().stream()
                     .max(Map.Entry.comparingByValue()).orElseThrow().getKey(), 1.0), false));
         }
         return Diagnosis.of(pack, lamps);

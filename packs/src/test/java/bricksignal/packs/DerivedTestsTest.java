@@ -76,9 +76,9 @@ class DerivedTestsTest {
     void bridgedSafetyIsLookedForAndMovesNoSuspect(String pack, String look) {
         var before = bricksignal.core.diagnosis.Diagnosis.of(Compiled.of(pack).pack());
         var after = before.and(new bricksignal.core.diagnosis.Observation.Answer(check(pack, look), true));
-        assertThat(bricksignal.core.unit.CommonFailures.looksForABridgedSafety(check(pack, look))).isTrue();
+        assertThat(bricksignal.core.unit.common.CommonFailures.looksForABridgedSafety(check(pack, look))).isTrue();
         assertThat(before.hypotheses()).allSatisfy(h -> assertThat(after.belief(h)).isCloseTo(before.belief(h), org.assertj.core.api.Assertions.within(1e-9)));
-        assertThat(bricksignal.core.unit.CommonFailures.looksForABridgedSafety(check("f1-furnace", "see-left.draft-switch")))
+        assertThat(bricksignal.core.unit.common.CommonFailures.looksForABridgedSafety(check("f1-furnace", "see-left.draft-switch")))
                 .as("one that is open at rest explains a complaint").isFalse();
     }
 }

@@ -73,6 +73,6 @@ final class F1 {
     }
 
     static double belief(Diagnosis diagnosis, String fault) {
-        return diagnosis.belief(place(fault));
+        return diagnosis.belief(diagnosis.now(place(fault)));
     }
 }

@@ -57,7 +57,7 @@ class FamiliesTest {
         for (int i = 0; i < 40 && !advice.done(); i++) {
             bricksignal.core.unit.Test test = advice.proposals().get(0).test();
             standing = TestCost.after(test);
-            d = d.and(unit.exact(fault, test));
+            d = d.and(unit.exact(d.now(unit.place(fault)), test));
             advice = Advice.of(d, planner, standing);
         }
         assertThat(ProofGate.verdict(d).group().stream().flatMap(h -> unit.pack().space().get(h).parts().stream())
@@ -172,15 +172,15 @@ class FamiliesTest {
     void whatAUnitShowsBeforeItStopsBelongsTogether() {
         Compiled unit = Compiled.of("f7-stove");
         Diagnosis d = Diagnosis.of(unit.pack());
-        assertThat(unit.shows("room-fan-stuck", "v.OH.running")).as("the overheat switch has opened").isLessThan(0.1);
-        Diagnosis once = d.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.OH.running")));
-        Diagnosis twice = once.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.over-out.running")));
+        assertThat(unit.shows("hopper-empty", "v.RF.running")).as("it has shut down").isLessThan(0.1);
+        Diagnosis once = d.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.RF.running")));
+        Diagnosis twice = once.and(unit.exact("nothing-now", unit.pack().catalogue().test("v.room-fan-hot.running")));
         assertThat(odds(once, unit) / odds(d, unit)).isBetween(0.05, 0.2);
         assertThat(odds(twice, unit) / odds(once, unit)).isBetween(0.8, 1.25);
     }
 
     private static double odds(Diagnosis d, Compiled unit) {
-        return d.belief(unit.place("room-fan-stuck")) / d.belief(unit.place("nothing-now"));
+        return d.belief(unit.place("hopper-empty")) / d.belief(unit.place("nothing-now"));
     }
 
     @Test

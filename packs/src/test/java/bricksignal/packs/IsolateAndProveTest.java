@@ -94,7 +94,7 @@ class IsolateAndProveTest {
         for (int repair = 0; repair < 3; repair++) {
             Advice advice = Advice.of(d, planner, Setup.AS_IT_IS);
             for (int i = 0; i < 40 && !advice.done(); i++) {
-                HypothesisId left = PACK.space().after(pair, d.repaired());
+                HypothesisId left = d.now(pair);
                 d = d.and(F1.exact(left, advice.proposals().get(0).test()));
                 advice = Advice.of(d, planner, Setup.AS_IT_IS);
             }
@@ -105,7 +105,7 @@ class IsolateAndProveTest {
             for (var part : named.parts()) {
                 d = d.and(new Observation.Repaired(part.id()));
             }
-            d = d.and(F1.exact(PACK.space().after(pair, d.repaired()), PACK.catalogue().test("watch.reset")));
+            d = d.and(F1.exact(d.now(pair), PACK.catalogue().test("watch.reset")));
         }
         assertThat(d.repaired()).contains(PACK.model().fault(first).part(), PACK.model().fault(second).part());
         assertThat(PACK.model().parts().stream().filter(p -> !p.board().isEmpty()).map(p -> p.id()))

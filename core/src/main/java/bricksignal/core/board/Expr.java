@@ -48,7 +48,7 @@ public sealed interface Expr {
     }
 
     /** What kind of thing a name means, by what stands before its first dot. */
-    enum Kind { IN, OUT, STATE, AMPS, VOLTS, ACTION, POWERED, PLAIN }
+    enum Kind { IN, OUT, STATE, AMPS, VOLTS, ACTION, POWERED, CLOSED, PLAIN }
 
     /**
      * A named value: input, output, state, action, process quantity, parameter, setting, counter.
@@ -61,7 +61,7 @@ public sealed interface Expr {
     record Name(String name, Kind kind, String of, String state) implements Expr {
 
         private static final Map<String, Kind> KINDS = Map.of("in", Kind.IN, "out", Kind.OUT, "state", Kind.STATE, "amps", Kind.AMPS, "volts", Kind.VOLTS,
-                "action", Kind.ACTION, "powered", Kind.POWERED);
+                "action", Kind.ACTION, "powered", Kind.POWERED, "closed", Kind.CLOSED);
 
         /** The name as it is written. */
         public static Name of(String name) {

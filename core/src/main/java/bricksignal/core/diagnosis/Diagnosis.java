@@ -76,7 +76,7 @@ public final class Diagnosis {
         this.pairs = before.pairs;
         this.space = before.space;
         this.likelihoods = before.likelihoods;
-        this.evidence = before.evidence.and(observation);
+        this.evidence = before.evidence.and(observation, space);
         this.observations = evidence.observations();
         this.sums = new ConcurrentHashMap<>(before.sums);
         Columns.Column known = pack.columns().of(evidence.entries().get(observations.size() - 1));
@@ -142,7 +142,7 @@ public final class Diagnosis {
 
     /** The parts that were repaired on this visit, by id. */
     public Set<String> repaired() {
-        return evidence.repaired();
+        return evidence.standing().repaired();
     }
 
     /** The same with several observations more. */
@@ -172,6 +172,11 @@ public final class Diagnosis {
     /** Probability of a hypothesis; 0 for one that is not considered. */
     public double belief(HypothesisId id) {
         return belief.getOrDefault(id, 0.0);
+    }
+
+    /** A hypothesis as it stands now, by what was repaired, seen to fail and renewed on this visit. */
+    public HypothesisId now(HypothesisId id) {
+        return space.standing(id, evidence.standing());
     }
 
     /** The most probable hypothesis. */
@@ -233,13 +238,19 @@ public final class Diagnosis {
         int times = 0;
         Observation last = null;
         for (Observation o : seen) {
-            if (o.made(test)) {
+            if (o.made(test) && stillTells(o, test)) {
                 times++;
                 last = o;
             }
         }
         int most = times == 1 && odd().contains(last) ? 2 : WatchTest.most(test);
         return times >= most;
+    }
+
+    /** False for what was found before a fuse or a button was renewed and would be otherwise now. */
+    private boolean stillTells(Observation seen, Test test) {
+        HypothesisId then = whenMade(seen, leader());
+        return then.equals(leader()) || pack.predictions().of(test, then).equals(pack.predictions().of(test, leader()));
     }
 
     /** What was observed since the unit was last seen to fail: what was tested before tells of another state of it. */
@@ -266,9 +277,22 @@ public final class Diagnosis {
         return known;
     }
 
-    /** Likelihood of an observation of the unit as it is now, up to a factor that is the same for all hypotheses. */
+    /**
+     * Likelihood of an observation, up to a factor that is the same for all hypotheses: of one that was made, as what dies for good stood then; of any other, of
+     * the unit as it is now.
+     */
     public double likelihood(Observation observation, HypothesisId id) {
-        return likelihoods.of(observation, id);
+        return likelihoods.of(observation, whenMade(observation, id));
+    }
+
+    private HypothesisId whenMade(Observation observation, HypothesisId id) {
+        Set<String> renewed = evidence.standing().renewed();
+        for (Evidence.Entry entry : evidence.entries()) {
+            if (!entry.before().renewed().equals(renewed) && entry.observation() == observation) {
+                return space.standing(space.cause(id), new Standing(repaired(), evidence.standing().failing(), entry.before().renewed()));
+            }
+        }
+        return id;
     }
 
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */
@@ -277,7 +301,8 @@ public final class Diagnosis {
     }
 
     /** True if a hypothesis explains an observation only as a misread. */
-    public boolean contradicts(Observation observation, HypothesisId id) {
+    public boolean contradicts(Observation observation, HypothesisId hypothesis) {
+        HypothesisId id = whenMade(observation, hypothesis);
         if (observation instanceof Observation.Reading reading) {
             return pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id), reading.value())
                     && pack.errors().onlyAMisread(reading.test(), pack.predictions().before(reading.test(), id), reading.value());
@@ -286,7 +311,7 @@ public final class Diagnosis {
             double yes = ((Prediction.Chance) pack.predictions().of(answer.test(), id)).yes();
             return (answer.yes() ? yes : 1 - yes) < CONTRADICTS;
         }
-        return observation instanceof Observation.Lamp && likelihood(observation, id) <= Likelihoods.LAMP_MISREAD;
+        return observation instanceof Observation.Lamp && likelihoods.of(observation, id) <= Likelihoods.LAMP_MISREAD;
     }
 
     /** Fills in the belief in what is left, likely or not, in log space until the end; the logarithm of the evidence. */
@@ -302,8 +327,7 @@ public final class Diagnosis {
         }
         double sum = PairSearch.logSum(all.values().stream().mapToDouble(Double::doubleValue).toArray());
         all.forEach((id, log) -> {
-            HypothesisId now = space.after(id, evidence.repaired());
-            belief.merge(evidence.failing() ? space.failing(now) : now, Math.exp(log - sum), Double::sum);
+            belief.merge(now(id), Math.exp(log - sum), Double::sum);
         });
         return sum;
     }

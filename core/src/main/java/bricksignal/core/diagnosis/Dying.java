@@ -17,7 +17,8 @@ final class Dying {
     private Dying() {
     }
 
-    static double likelihood(CompiledPack pack, Observation.Died died, Hypothesis h) {
+    static double likelihood(CompiledPack pack, Observation.Died died, Hypothesis found) {
+        Hypothesis h = pack.space().get(found.cause());   // it came on: what had died was new, or pressed in again
         double known = h.intermittent() ? h.fault().onset() : pack.runs().diesAfter(h.id()) / 60;
         double by = !pack.runs().fails(h.id()) ? 0 : !h.intermittent() ? Double.isNaN(known) ? 0 : SEEN_RIGHT
                 : known > 0 ? WatchTest.DUTY_FAILING : WatchTest.DUTY_WARM;

@@ -1,31 +1,26 @@
 package bricksignal.core.diagnosis;
 
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
- * What was observed, in order, and how the unit stood at each observation: what had been repaired by then, whether it had been
- * seen to fail, and which observations before belong to the same watched run. Immutable; one observation more changes nothing of
- * what stands before it.
+ * What was observed, in order, and how the unit stood at each observation, and which observations before belong to the same watched run.
+ * Immutable; one observation more changes nothing of what stands before it.
  *
  * @param entries in order
- * @param repaired the parts that are repaired now, by id
- * @param failing whether the unit is seen to fail now
+ * @param standing how the unit stands now
  */
-record Evidence(List<Entry> entries, Set<String> repaired, boolean failing) {
+record Evidence(List<Entry> entries, Standing standing) {
 
-    static final Evidence NONE = new Evidence(List.of(), Set.of(), false);
+    static final Evidence NONE = new Evidence(List.of(), Standing.AS_FOUND);
 
     /**
      * One observation.
      *
      * @param together what belongs together up to this one: what was seen of one watched run, or of the twins, or else it alone
-     * @param repairedBefore parts that were repaired before it
-     * @param failingBefore whether the unit had been seen to fail before it
+     * @param before how the unit stood
      */
-    record Entry(List<Observation> together, Set<String> repairedBefore, boolean failingBefore) {
+    record Entry(List<Observation> together, Standing before) {
 
         Observation observation() {
             return together.get(together.size() - 1);
@@ -33,23 +28,16 @@ record Evidence(List<Entry> entries, Set<String> repaired, boolean failing) {
 
         /** The hypothesis as it was when this was observed. */
         HypothesisId then(HypothesisSpace space, HypothesisId id) {
-            HypothesisId left = space.after(id, repairedBefore);
-            return failingBefore ? space.failing(left) : left;
+            return space.standing(id, before);
         }
     }
 
     /** The same with one observation more. */
-    Evidence and(Observation observation) {
+    Evidence and(Observation observation, HypothesisSpace space) {
         List<Entry> more = new ArrayList<>(entries);
-        more.add(observation instanceof Observation.Earlier ? new Entry(List.of(observation), Set.of(), false)
-                : new Entry(together(observation), repaired, failing));
-        Set<String> parts = new LinkedHashSet<>(repaired);
-        boolean repair = observation instanceof Observation.Repaired;
-        if (observation instanceof Observation.Repaired done) {
-            parts.add(done.part());
-        }
-        return new Evidence(List.copyOf(more), java.util.Collections.unmodifiableSet(parts),
-                !repair && (failing || WatchTest.seenToFail(observation)));
+        more.add(observation instanceof Observation.Earlier ? new Entry(List.of(observation), Standing.AS_FOUND)
+                : new Entry(together(observation), standing));
+        return new Evidence(List.copyOf(more), standing.after(observation, space));
     }
 
     List<Observation> observations() {

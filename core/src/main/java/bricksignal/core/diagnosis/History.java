@@ -1,7 +1,7 @@
 package bricksignal.core.diagnosis;
 
-import bricksignal.core.unit.CommonFailures;
 import bricksignal.core.unit.When;
+import bricksignal.core.unit.common.CommonFailures;
 
 /**
  * What earlier visits to a unit say before anything is seen: a call-back raises what comes and goes, the part that was changed last

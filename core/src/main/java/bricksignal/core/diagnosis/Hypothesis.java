@@ -1,10 +1,12 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.words.Message;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Something that may be the matter: one fault, one intermittent fault, or two faults at once.
@@ -14,16 +16,24 @@ import java.util.List;
  * @param parts the part of each fault
  * @param duty share of the time in which the fault is there; 1 where it stays
  * @param prior probability before anything is known, above 0
+ * @param run what is run for it: an intermittent fault as if it stayed, a thing renewed as if nothing were the matter
+ * @param gone what it has taken with it already, elements by id
  */
-public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, double duty, double prior) {
+public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, double duty, double prior, HypothesisId run, Set<String> gone) {
 
     public Hypothesis {
         faults = List.copyOf(faults);
         parts = List.copyOf(parts);
+        gone = Set.copyOf(gone);
         if (!(duty > 0 && duty <= 1)) {
             throw new IllegalArgumentException("hypothesis '" + id.text() + "': duty is " + duty
                     + "; it must be above 0 and at most 1");
         }
+    }
+
+    /** One that stays, or comes and goes, and has taken nothing with it. */
+    Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, double duty, double prior) {
+        this(id, faults, parts, duty, prior, duty < 1 ? new HypothesisId.Single(faults.get(0).id()) : id, Set.of());
     }
 
     /** The fault, the more probable of two. */
@@ -40,8 +50,9 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
     public Message label() {
         Message together = faults.size() == 1 ? fault().label()
                 : Message.items(Message.Joint.AND, faults.stream().map(Fault::label).toList());
-        return intermittent() ? Message.of("hypothesis.intermittent", together)
-                : id instanceof HypothesisId.Milder ? Message.of("hypothesis.milder", together) : together;
+        HypothesisId cause = cause();
+        return cause instanceof HypothesisId.Intermittent || cause instanceof HypothesisId.Failing ? Message.of("hypothesis.intermittent", together)
+                : cause instanceof HypothesisId.Milder ? Message.of("hypothesis.milder", together) : together;
     }
 
     /** The parts as people say them. */
@@ -71,7 +82,12 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
 
     /** True for a failure that no list of the pack names. */
     public boolean unlisted() {
-        return id instanceof HypothesisId.Unlisted;
+        return cause() instanceof HypothesisId.Unlisted;
+    }
+
+    /** The same, whatever it has taken with it. */
+    public HypothesisId cause() {
+        return id instanceof HypothesisId.Spent spent ? spent.of() : id;
     }
 
     /** True if that is nothing at all. */
@@ -90,11 +106,9 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
         for (Fault fault : faults) {
             machine = fault.in(machine);
         }
+        for (String element : gone) {
+            machine = new Effect.OnElement(element, Effect.Mode.OPEN, 0).apply(machine);
+        }
         return machine;
-    }
-
-    /** What is run for it: an intermittent fault is run as if it stayed. */
-    HypothesisId run() {
-        return intermittent() ? new HypothesisId.Single(fault().id()) : id;
     }
 }

@@ -38,6 +38,26 @@ public sealed interface HypothesisId {
         }
     }
 
+    /**
+     * A cause as it is found that takes something with it which dies for good, a fuse: gone already, whenever its run would take it.
+     *
+     * @param of the cause, whose run takes it
+     */
+    record Spent(HypothesisId of) implements HypothesisId {
+        @Override
+        public String text() {
+            return of.text() + ".spent";
+        }
+    }
+
+    /** A thing that had died by itself, a fuse open without a short, once a new one is in. */
+    record Renewed(String fault) implements HypothesisId {
+        @Override
+        public String text() {
+            return fault + ".renewed";
+        }
+    }
+
     /** Two listed faults at once, in the order of the pack. */
     record Pair(String one, String other) implements HypothesisId {
         @Override

@@ -1,5 +1,7 @@
 package bricksignal.core.diagnosis;
 
+import bricksignal.core.board.Effect;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
@@ -33,6 +35,8 @@ public final class HypothesisSpace {
     private final List<Hypothesis> considered;
     private final HypothesisId nothing;
     private final Map<HypothesisId, Hypothesis> further = new ConcurrentHashMap<>();
+    /** What each cause takes with it that dies for good, elements by id; none that takes nothing. */
+    private final Map<HypothesisId, Set<String>> takes = new ConcurrentHashMap<>();
 
     HypothesisSpace(UnitModel model) {
         this.model = model;
@@ -48,10 +52,18 @@ public final class HypothesisSpace {
         this.considered = List.copyOf(listed.values());
         model.faults().stream().filter(fault -> fault.intermittent() > 0).forEach(fault -> put(
                 new HypothesisId.Failing(fault.id()), fault, WatchTest.DUTY_FAILING, fault.intermittent()));
-        listed.keySet().forEach(id -> order.put(id, order.size()));
         this.nothing = faults.stream().filter(Hypothesis::nothing).map(Hypothesis::id).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("no fault of '" + model.id() + "' stands for 'nothing wrong now'; "
                         + "declare one that does nothing"));
+        faults.stream().filter(h -> isFuse(element(h.fault()))).forEach(h -> {
+            HypothesisId renewed = new HypothesisId.Renewed(h.fault().id());
+            listed.put(renewed, new Hypothesis(renewed, h.faults(), h.parts(), 1, h.prior(), nothing, Set.of()));
+        });
+        listed.keySet().forEach(id -> order.put(id, order.size()));
+    }
+
+    private boolean isFuse(String element) {
+        return !element.isEmpty() && model.machine().circuit().element(element) instanceof Element.Conductor c && Double.isFinite(c.fuseAmps());
     }
 
     /** The listed faults that stay, in the order of the pack. */
@@ -119,22 +131,91 @@ public final class HypothesisSpace {
         return 2 * PAIRS * faults().stream().filter(h -> h.part().id().equals(part)).mapToDouble(Hypothesis::prior).sum();
     }
 
-    /** What is left of a hypothesis when parts have been repaired. */
-    public HypothesisId after(HypothesisId id, Set<String> repairedParts) {
-        if (repairedParts.isEmpty() || id instanceof HypothesisId.Unlisted) {
+    /** What is left of a hypothesis when parts have been repaired: a board that its cause took with it is still dead. */
+    private HypothesisId after(HypothesisId id, Standing standing) {
+        Set<String> repaired = standing.repaired();
+        if (repaired.isEmpty() || id instanceof HypothesisId.Unlisted) {
             return id;
         }
         if (id instanceof HypothesisId.Pair pair) {
-            HypothesisId one = after(new HypothesisId.Single(pair.one()), repairedParts);
-            HypothesisId other = after(new HypothesisId.Single(pair.other()), repairedParts);
+            HypothesisId one = after(new HypothesisId.Single(pair.one()), standing);
+            HypothesisId other = after(new HypothesisId.Single(pair.other()), standing);
             return one.equals(nothing) ? other : other.equals(nothing) ? one : id;
         }
-        return repairedParts.contains(get(id).part().id()) ? nothing : id;
+        return !repaired.contains(get(id).part().id()) ? id : takes(id).stream().filter(element -> !standing.renewed().contains(element))
+                .flatMap(element -> faults.stream().filter(h -> h.blamesBoard() && element(h.fault()).equals(element)))
+                .map(Hypothesis::id).findFirst().orElse(nothing);
     }
 
-    /** The hypothesis while the unit is seen to fail: an intermittent fault is then nearly always there. */
-    HypothesisId failing(HypothesisId id) {
-        return id instanceof HypothesisId.Intermittent seldom ? new HypothesisId.Failing(seldom.fault()) : id;
+    /**
+     * Takes in what the run of a hypothesis takes with it, so that it can also be found gone. Of a listed one before anybody asks for places.
+     *
+     * @param gone elements by id, at least one
+     */
+    void takes(HypothesisId run, Set<String> gone) {
+        takes.put(run, Set.copyOf(gone));
+        if (run instanceof HypothesisId.Unlisted) {
+            spend(run, gone, further);
+        } else {
+            List<Hypothesis> same = listed.values().stream().filter(h -> h.run().equals(run) && !(h.id() instanceof HypothesisId.Failing)
+                    && !(h.id() instanceof HypothesisId.Spent)).toList();
+            same.forEach(h -> spend(h.id(), gone, listed));
+            listed.keySet().forEach(id -> order.putIfAbsent(id, order.size()));
+        }
+    }
+
+    private void spend(HypothesisId id, Set<String> gone, Map<HypothesisId, Hypothesis> among) {
+        Hypothesis cause = get(id);
+        HypothesisId spent = new HypothesisId.Spent(id);
+        among.put(spent, new Hypothesis(spent, cause.faults(), cause.parts(), 1, cause.prior(), new HypothesisId.Spent(cause.run()), gone));
+    }
+
+    /** What the run of a hypothesis takes with it, elements by id. */
+    private Set<String> takes(HypothesisId id) {
+        return takes.getOrDefault(get(id).run(), Set.of());
+    }
+
+    /** The elements of a part, by id. */
+    Set<String> elements(String part) {
+        return Set.copyOf(model.part(part).elements());
+    }
+
+    /** A hypothesis as it stands when that was done to the unit and seen of it: of a cause that took something with it, gone until it is renewed. */
+    public HypothesisId standing(HypothesisId id, Standing standing) {
+        HypothesisId left = after(id, standing);
+        if (left instanceof HypothesisId.Pair) {
+            return left;
+        }
+        if (!standing.renewed().containsAll(takes(left))) {
+            return new HypothesisId.Spent(left);
+        }
+        HypothesisId renewed = new HypothesisId.Renewed(get(left).fault().id());
+        Hypothesis dead = listed.get(renewed);
+        if (left instanceof HypothesisId.Single && dead != null && standing.renewed().contains(element(dead.fault()))) {
+            return renewed;
+        }
+        return standing.failing() && left instanceof HypothesisId.Intermittent seldom ? new HypothesisId.Failing(seldom.fault()) : left;
+    }
+
+    /** True if a new one of that element is all that a fault needs: a fuse that was open by itself. */
+    boolean cures(String element, Fault fault) {
+        return isFuse(element) && element(fault).equals(element);
+    }
+
+    /** True if a fault is gone because a new one of what had died is in. */
+    public boolean cured(Fault fault, Set<String> renewed) {
+        return renewed.stream().anyMatch(element -> cures(element, fault));
+    }
+
+    /** The hypothesis itself, however it stands. */
+    HypothesisId cause(HypothesisId id) {
+        return id instanceof HypothesisId.Spent spent ? spent.of() : id instanceof HypothesisId.Renewed renewed ? new HypothesisId.Single(renewed.fault())
+                : id instanceof HypothesisId.Failing failing ? new HypothesisId.Intermittent(failing.fault()) : id;
+    }
+
+    /** The one element that a fault opens and does nothing else to; empty for any other. */
+    private static String element(Fault fault) {
+        return fault.effects().size() == 1 && fault.effects().get(0) instanceof Effect.OnElement on && on.mode() == Effect.Mode.OPEN ? on.element() : "";
     }
 
     /** Where a listed hypothesis stands among all that are listed, from 0; -1 for a pair and for what is not listed. */

@@ -23,6 +23,8 @@ import java.util.function.Function;
 public final class Predictions {
 
     private static final double RESEATED = 0.7;
+    /** A new fuse was put in, or a button pressed in, and nobody told (from memory). */
+    private static final double UNTOLD = 0.05;
     private static final double ANYTHING = 0.5;
     private static final double AS_FAR_AS_IT_IS_RUN = 0.5;
     /** A map's entry, and a number where it is no other's. */
@@ -114,6 +116,9 @@ public final class Predictions {
 
     /** What it shows where a run with it shows this number. */
     private Prediction number(Hypothesis h, Test.Reading reading, Prediction.Number present) {
+        if (h.id() instanceof HypothesisId.Spent spent && number(space.get(spent.of()), reading, number(space.get(spent.of()).run(), reading)) instanceof Prediction.Number fresh) {
+            return present.equals(fresh) ? present : new Prediction.Sometimes(present, fresh, 1 - UNTOLD);
+        }
         boolean unknownSize = h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize);
         if (!h.intermittent() && !unknownSize) {
             return present;
@@ -147,14 +152,30 @@ public final class Predictions {
     }
 
     private double yes(Hypothesis h, Test.Check check) {
+        if (h.id() instanceof HypothesisId.Spent spent) {
+            double untold = yes(space.get(spent.of()), check);
+            return check.renews().isPresent() ? untold : UNTOLD * untold + (1 - UNTOLD) * asItStands(h, check);
+        }
+        return asItStands(h, check);
+    }
+
+    private double asItStands(Hypothesis h, Test.Check check) {
         if (check.sense().tellsOfTime()) {
             return WatchTest.yes(check.sense(), !runs.record(h.run()).fails().isEmpty(), h.duty(), h.fault().onset());
+        }
+        if (CustomerTest.asks(check)) {
+            Hypothesis run = space.get(h.run());
+            return CustomerTest.yes(model, check, h, new CustomerTest.Records(runs.record(h.run()), runs.record(space.nothing())),
+                    (finds, good) -> asItStands(good ? space.get(space.nothing()) : run, finds));
         }
         if (check.sense() == Test.Sense.COMPLAINT) {
             return ComplaintTest.yes(runs.record(h.run()).fails(), model.moment(check.moment()).scenario());
         }
+        if (check.renews().filter(element -> h.faults().size() == 1 && space.cures(element, h.fault())).isPresent()) {
+            return 1 - check.otherwise();
+        }
         double told = -1;
-        for (Fault fault : h.faults()) {
+        for (Fault fault : h.id() instanceof HypothesisId.Renewed ? List.<Fault>of() : h.faults()) {
             told = Math.max(told, check.tells().getOrDefault(fault.id(), -1.0));
         }
         if (told >= 0) {

@@ -34,6 +34,8 @@ import org.jspecify.annotations.Nullable;
 final class RecordText {
 
     private static final String LISTED = "listed";
+    /** Before the kind of a cause that is found gone with what it takes. */
+    private static final String SPENT = "spent-";
     private static final String SAME = "=";
     private static final String NONE = "-";
     private static final String SPACE = " ";
@@ -185,11 +187,17 @@ final class RecordText {
             return List.of("milder", milder.fault());
         } else if (id instanceof HypothesisId.Unlisted unlisted) {
             return List.of("unlisted", unlisted.failure());
+        } else if (id instanceof HypothesisId.Spent spent) {
+            List<String> of = run(spent.of());
+            return List.of(SPENT + of.get(0), of.get(1));
         }
         throw new IllegalArgumentException("of '" + id.text() + "' no record is kept");
     }
 
     private static HypothesisId run(String kind, String id) {
+        if (kind.startsWith(SPENT)) {
+            return new HypothesisId.Spent(run(kind.substring(SPENT.length()), id));
+        }
         return switch (kind) {
             case LISTED -> new HypothesisId.Single(id);
             case "milder" -> new HypothesisId.Milder(id);

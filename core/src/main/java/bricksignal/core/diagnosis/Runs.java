@@ -64,12 +64,24 @@ public final class Runs {
      * @param progress told which share is done, 0 to 1, from several threads; what it throws breaks the work off
      */
     void run(DoubleConsumer progress) {
-        Abreast.each(space.runs(), this::record, progress);
+        List<HypothesisId> runs = space.runs();
+        Abreast.each(runs, this::record, progress);
+        runs.forEach(this::takes);
+    }
+
+    /** A cause that takes something with it is also found with it gone, and that is run too. */
+    private void takes(HypothesisId run) {
+        Set<String> gone = record(run).damage();
+        if (!gone.isEmpty()) {
+            space.takes(run, gone);
+            record(new HypothesisId.Spent(run));
+        }
     }
 
     /** What was recorded of every listed fault and unlisted failure, as text. */
     String written() {
-        return RecordText.write(Stream.concat(space.runs().stream(), unlisted().stream().map(Hypothesis::id))
+        List<HypothesisId> runs = Stream.concat(space.runs().stream(), unlisted().stream().map(Hypothesis::id)).toList();
+        return RecordText.write(Stream.concat(runs.stream(), runs.stream().filter(run -> !record(run).damage().isEmpty()).map(HypothesisId.Spent::new))
                 .map(run -> new RecordText.Taken(run, record(run))).toList(), recorder.nominal());
     }
 
@@ -78,7 +90,8 @@ public final class Runs {
         Map<String, Fault> failures = new LinkedHashMap<>();
         UnlistedFailures.of(model, nominal).forEach(failure -> failures.put(failure.id(), failure));
         List<RecordText.Taken> all = RecordText.read(text, recorder.nominal());
-        List<HypothesisId> listed = all.stream().map(RecordText.Taken::run).filter(run -> !(run instanceof HypothesisId.Unlisted)).toList();
+        List<HypothesisId> listed = all.stream().map(RecordText.Taken::run).filter(run -> !(run instanceof HypothesisId.Unlisted)
+                && !(run instanceof HypothesisId.Spent)).toList();
         if (!listed.equals(space.runs())) {
             throw new IllegalArgumentException("the records are of another unit: they hold " + listed.size() + " faults where this one has "
                     + space.runs().size() + ", or others; take them anew");
@@ -87,6 +100,7 @@ public final class Runs {
                 .map(run -> Known.in(failures, run.text())).toList());
         all.forEach(taken -> records.put(taken.run(), taken.record()));
         records.put(space.nothing(), recorder.nominal());
+        all.stream().filter(taken -> !taken.record().damage().isEmpty()).forEach(taken -> space.takes(taken.run(), taken.record().damage()));
     }
 
     /** True if a run with this hypothesis in the unit is not as it should be. */
@@ -106,7 +120,7 @@ public final class Runs {
 
     /** The elements that a hypothesis takes with it while it stands, and that a new part would lose again: fuses, and what opens for good. */
     public Set<String> damage(HypothesisId id) {
-        return record(space.get(id).run()).damage();
+        return record(space.get(space.get(id).cause()).run()).damage();
     }
 
     /** The moments at which a unit with a hypothesis in it means a contact of a board to be closed, and nothing has stopped it yet. */
@@ -188,6 +202,7 @@ public final class Runs {
         List<Hypothesis> admitted = space.admit(felt.stream().map(all::get).toList());
         for (int i = 0; i < felt.size(); i++) {
             records.put(admitted.get(i).id(), kept.get(felt.get(i)).orElseThrow());
+            takes(admitted.get(i).id());
         }
         return admitted;
     }

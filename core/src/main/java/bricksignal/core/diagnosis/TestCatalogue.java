@@ -54,6 +54,7 @@ public final class TestCatalogue {
         model.checks().forEach(this::put);
         DangerTest.of(model).forEach(this::put);
         ComplaintTest.of(model).forEach(this::put);
+        CustomerTest.of(model).forEach(this::put);
         WatchTest.of(model).forEach(this::put);
         SwapTest.of(model).forEach(this::put);
         SettingTest.of(model).forEach(this::put);

@@ -110,10 +110,17 @@ final class UnlistedFailures {
     }
 
     private void add(Message label, Effect effect) {
-        boolean listed = model.faults().stream().anyMatch(fault -> fault.effects().equals(List.of(effect)));
+        boolean listed = model.faults().stream().anyMatch(fault -> fault.effects().equals(List.of(effect)) || fault.effects().size() == 1
+                && shorts(fault.effects().get(0), effect));
         if (!listed) {
             failures.add(new Fault(PART + "." + failures.size(), label, Fault.Kind.FAULT, PART, 1, List.of(effect), Message.said(""), false, 0, 0));
         }
+    }
+
+    /** True for two shorts of one load, whatever is left of it in ohms. */
+    private static boolean shorts(Effect listed, Effect effect) {
+        return listed instanceof Effect.OnElement one && effect instanceof Effect.OnElement other && one.element().equals(other.element())
+                && one.mode() == Effect.Mode.SHORTED && other.mode() == Effect.Mode.SHORTED;
     }
 
     private Message named(String key, String element) {

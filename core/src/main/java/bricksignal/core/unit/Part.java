@@ -14,9 +14,10 @@ import java.util.List;
  * @param elements the circuit elements it consists of
  * @param board for a board, its id in the machine; empty otherwise
  * @param litres of room that it takes on a van in its box, at least 0
+ * @param field true for conductors that go through the building: people wire more into them than any drawing shows
  */
 public record Part(String id, String label, Kind kind, double price, double minutes, boolean stocked,
-        List<String> elements, String board, double litres) {
+        List<String> elements, String board, double litres, boolean field) {
 
     /** Kinds of part. */
     public enum Kind { BOARD, PART, WIRING, OPERATION }
@@ -31,8 +32,13 @@ public record Part(String id, String label, Kind kind, double price, double minu
         }
     }
 
+    /** One that stays within the unit. */
+    public Part(String id, String label, Kind kind, double price, double minutes, boolean stocked, List<String> elements, String board, double litres) {
+        this(id, label, kind, price, minutes, stocked, elements, board, litres, false);
+    }
+
     /** The same at another price, at least 0. */
     public Part at(double otherPrice) {
-        return new Part(id, label, kind, otherPrice, minutes, stocked, elements, board, litres);
+        return new Part(id, label, kind, otherPrice, minutes, stocked, elements, board, litres, field);
     }
 }

@@ -4,6 +4,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.words.Message;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Something a technician can do that tells something. */
@@ -91,14 +92,27 @@ public sealed interface Test {
      * @param otherwise probability of yes for every fault that neither speaks of, 0 to 1
      * @param connector what is reseated, for {@link Sense#RESEAT}, or empty
      * @param change what is put into the unit for it and must come out again
+     * @param noticed what it finds that anybody notices who lives with the unit; empty where it takes a technician
      */
     record Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
-            double otherwise, double minutes, String connector, Change change) implements Test {
+            double otherwise, double minutes, String connector, Change change, Optional<Noticed> noticed) implements Test {
+
+        /** One that takes a technician. */
+        public Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
+                double otherwise, double minutes, String connector, Change change) {
+            this(id, label, sense, moment, when, tells, otherwise, minutes, connector, change, Optional.empty());
+        }
+
         public Check {
             tells = Map.copyOf(tells);
             if (!(otherwise >= 0 && otherwise <= 1)) {
                 throw new IllegalArgumentException("check '" + id + "': 'otherwise' is " + otherwise + "; it must be 0 to 1");
             }
+        }
+
+        /** What is new for the test and stays in if it holds, by element: a fuse. Such a check says {@code when: closed.ELEMENT}. */
+        public Optional<String> renews() {
+            return sense == Sense.TRY && when instanceof Expr.Name name && name.kind() == Expr.Kind.CLOSED ? Optional.of(name.of()) : Optional.empty();
         }
     }
 }

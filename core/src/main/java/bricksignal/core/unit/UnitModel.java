@@ -72,8 +72,17 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
     public record Stage(String id, String label, Expr when, String seen) {
     }
 
-    /** A line of the timing diagram: drawn while the condition holds. */
-    public record Channel(String id, String label, Expr when) {
+    /**
+     * A line of the timing diagram: drawn while the condition holds.
+     *
+     * @param noticed what anybody notices who lives with the unit; null where it takes a technician
+     */
+    public record Channel(String id, String label, Expr when, @Nullable Noticed noticed) {
+
+        /** One that only a technician sees. */
+        public Channel(String id, String label, Expr when) {
+            this(id, label, when, null);
+        }
     }
 
     /**

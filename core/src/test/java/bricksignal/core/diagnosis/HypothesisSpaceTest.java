@@ -36,10 +36,10 @@ class HypothesisSpaceTest {
     @Test
     void repairLeavesWhatItDidNotTouch() {
         HypothesisId pair = space.pair("open-1", "open-3");
-        assertThat(space.after(pair, Set.of("wire-1"))).isEqualTo(space.single("open-3"));
-        assertThat(space.after(pair, Set.of("wire-1", "wire-3"))).isEqualTo(space.nothing());
-        assertThat(space.after(pair, Set.of("wire-2"))).isEqualTo(pair);
-        assertThat(space.after(new HypothesisId.Intermittent("open-2"), Set.of("wire-2"))).isEqualTo(space.nothing());
+        assertThat(space.standing(pair, new Standing(Set.of("wire-1"), false, Set.of()))).isEqualTo(space.single("open-3"));
+        assertThat(space.standing(pair, new Standing(Set.of("wire-1", "wire-3"), false, Set.of()))).isEqualTo(space.nothing());
+        assertThat(space.standing(pair, new Standing(Set.of("wire-2"), false, Set.of()))).isEqualTo(pair);
+        assertThat(space.standing(new HypothesisId.Intermittent("open-2"), new Standing(Set.of("wire-2"), false, Set.of()))).isEqualTo(space.nothing());
     }
 
     @Test

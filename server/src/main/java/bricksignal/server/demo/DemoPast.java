@@ -53,7 +53,7 @@ class DemoPast {
             if (advice.proposals().isEmpty()) {
                 break;
             }
-            Shown.by(now.unit().pack(), advice.proposals().get(0).test(), now.unit().pack().space().single(past.fault())).forEach(entry -> entry(past, entry));
+            Shown.by(now.unit().pack(), advice.proposals().get(0).test(), now.diagnosis().now(now.unit().pack().space().single(past.fault()))).forEach(entry -> entry(past, entry));
             now = standing(past);
         }
         Part part = now.unit().model().part(now.unit().model().fault(past.fault()).part());

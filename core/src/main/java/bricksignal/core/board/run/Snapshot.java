@@ -2,6 +2,7 @@ package bricksignal.core.board.run;
 
 import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.lamp.LampPattern;
 import java.util.Map;
@@ -47,6 +48,7 @@ public record Snapshot(double time, Solution solution, Set<String> powered, Map<
                 case VOLTS -> unit.solution.rms(name.of(), unit.solution.circuit().reference());
                 case ACTION -> unit.values.getOrDefault(name.name(), 0.0);
                 case POWERED -> truth(unit.powered.contains(name.of()));
+                case CLOSED -> truth(unit.solution.circuit().element(name.of()) instanceof Element.Conductor c && c.closed());
                 case PLAIN -> plain(name);
             };
         }

@@ -260,9 +260,9 @@ final class BoardProof {
         return Message.said(pack.model().pointLabel(net));
     }
 
-    /** True where the unit in good order closes the contact, and the board with its fault means to: nothing has stopped it yet. */
+    /** True where the unit in good order closes the contact, and the board with its fault means to: nothing has stopped it yet. What nothing drives is closed. */
     private boolean energisedAt(Test.Reading test, Element.Conductor contact) {
-        return machine.rules().get(contact.id()) instanceof Rule.Follows follows && pack.nominal().holds(follows.closed(),
+        return !(machine.rules().get(contact.id()) instanceof Rule.Follows follows) || pack.nominal().holds(follows.closed(),
                 pack.model().moment(test.moment()).scenario(), pack.catalogue().seconds(test.moment()))
                 && pack.runs().asked(leader, follows.closed()).contains(test.moment());
     }

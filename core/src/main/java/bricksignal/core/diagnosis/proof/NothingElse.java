@@ -83,7 +83,7 @@ final class NothingElse {
         Map<HypothesisId, Double> fits = new LinkedHashMap<>();
         diagnosis.unlisted().forEach((id, odds) -> fits.put(id, odds / pack.space().get(id).prior()));
         if (board) {
-            pack.space().faults().forEach(h -> fits.put(h.id(), diagnosis.belief(h.id()) / h.prior()));
+            pack.space().faults().stream().map(h -> pack.space().get(diagnosis.now(h.id()))).forEach(h -> fits.put(h.id(), diagnosis.belief(h.id()) / h.prior()));
         }
         return fits.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed()).toList();
     }

@@ -91,7 +91,7 @@ public final class ProofGate {
 
     /** False for a fault that has not gone so far that a run shows it: as long as the unit runs as it should there is nothing to repair. */
     private boolean upsetsARun(HypothesisId id) {
-        return !(id instanceof HypothesisId.Milder) || pack.runs().fails(id);
+        return !(pack.space().get(id).cause() instanceof HypothesisId.Milder) || pack.runs().fails(id);
     }
 
     private List<ProofItem> items(HypothesisId leader, List<HypothesisId> group) {
@@ -108,7 +108,7 @@ public final class ProofGate {
             DirectEvidence evidence = new DirectEvidence(diagnosis, leader, fault, group);
             items.addAll(part.kind() == Part.Kind.BOARD && BoardProof.isInside(fault, part) ? BoardProof.items(diagnosis, fault, part)
                     : List.of(evidence.item(part)));
-            if (part.kind() != Part.Kind.BOARD && !(leader instanceof HypothesisId.Intermittent)) {
+            if (part.kind() != Part.Kind.BOARD && !(hypothesis.cause() instanceof HypothesisId.Intermittent)) {
                 BothEnds.item(diagnosis, evidence, fault, part).map(ProofItem::strict).ifPresent(items::add);
             }
             if (fault.kind() == Fault.Kind.SET_WRONG) {

@@ -82,21 +82,29 @@ public final class Provability {
     static Diagnosis ideal(CompiledPack pack, HypothesisId id) {
         Diagnosis ideal = Diagnosis.ofSingles(pack);   // a fault that explains all that is seen leaves nothing for a second one
         for (String board : pack.model().charts().keySet()) {
-            Optional<LampPattern> lamp = pack.predictions().lampShares(id, board).entrySet().stream().max(Map.Entry.comparingByValue())
+            Optional<LampPattern> lamp = pack.predictions().lampShares(ideal.now(id), board).entrySet().stream().max(Map.Entry.comparingByValue())
                     .map(Map.Entry::getKey);
             ideal = lamp.isEmpty() ? ideal : ideal.and(new Observation.Lamp(board, weights(pack, board, lamp.get()), false));
         }
         List<Test> made = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Reading
                 || test instanceof Test.Check check && !check.sense().changesAPart()).toList();
         ideal = answered(ideal, made.stream().filter(Provability::watches).toList(), id);   // what it was seen to do comes before what is measured
-        ideal = ideal.and(pack.seenOf(pack.unit(id)));   // and a run watched before it was seen to fail would have to be watched again
+        ideal = ideal.and(pack.seenOf(pack.unit(ideal.now(id))));   // and a run watched before it was seen to fail would have to be watched again
         List<Test> measured = made.stream().filter(test -> !watches(test)).toList();
-        ideal = ideal.and(measured.stream().flatMap(test -> pack.likeliest(test, id).stream()).toList());
-        ideal = answered(ideal, measured, id);
+        List<Test> renewing = measured.stream().filter(Provability::renews).toList();
+        HypothesisId found = ideal.now(id);
+        ideal = ideal.and(measured.stream().filter(test -> !renews(test)).flatMap(test -> pack.likeliest(test, found).stream()).toList());
+        ideal = answered(ideal, measured.stream().filter(test -> !renews(test)).toList(), id);
+        ideal = answered(ideal, renewing, id);
+        ideal = answered(ideal, measured, id);   // what is renewed shows otherwise what was measured before
         for (ProofItem item : ProofGate.verdict(ideal).items()) {
-            ideal = item.again() ? ideal.and(pack.likeliest(pack.catalogue().test(item.tests().get(0)), id)) : ideal;
+            ideal = item.again() ? ideal.and(pack.likeliest(pack.catalogue().test(item.tests().get(0)), ideal.now(id))) : ideal;
         }
         return ideal;
+    }
+
+    private static boolean renews(Test test) {
+        return test instanceof Test.Check check && check.renews().isPresent();
     }
 
     private static boolean watches(Test test) {
@@ -108,7 +116,7 @@ public final class Provability {
         Diagnosis ideal = before;
         for (Test test : tests) {
             while (!ideal.answered(test)) {
-                ideal = ideal.and(before.pack().likeliest(test, id));
+                ideal = ideal.and(before.pack().likeliest(test, ideal.now(id)));
             }
         }
         return ideal;

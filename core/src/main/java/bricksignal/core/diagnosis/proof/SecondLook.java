@@ -36,7 +36,7 @@ final class SecondLook {
                 .collect(Collectors.partitioningBy(id -> DirectEvidence.blamesTheSame(diagnosis.pack(), group, id)));
         this.cause = alive.getOrDefault(true, List.of());
         this.others = alive.getOrDefault(false, List.of());
-        this.halfGone = group.get(0) instanceof HypothesisId.Milder;
+        this.halfGone = diagnosis.hypothesis(group.get(0)).cause() instanceof HypothesisId.Milder;
     }
 
     /** One item for each test on which the verdict hangs, made once only. */

@@ -1,9 +1,12 @@
-package bricksignal.core.unit;
+package bricksignal.core.unit.common;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.board.Effect;
 import bricksignal.core.diagnosis.BoardUnit;
+import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
+import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.List;
