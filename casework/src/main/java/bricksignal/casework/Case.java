@@ -3,6 +3,7 @@ package bricksignal.casework;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.entry.Refused;
+import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.DangerTest;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
@@ -264,7 +265,7 @@ public final class Case {
     /** The run that a yes to the question what fails picks; null for any other entry, and for what this unit does not understand. */
     private @Nullable String complaint(Entry entry) {
         return entry instanceof Entry.Answer answer && answer.yes() ? unit.pack().catalogue().tests().stream()
-                .filter(test -> test.id().equals(answer.test()) && test instanceof Test.Check check && check.sense() == Test.Sense.COMPLAINT)
+                .filter(test -> test.id().equals(answer.test()) && test instanceof Test.Check check && check.sense() == Test.Sense.COMPLAINT && !CustomerTest.asks(check))
                 .map(test -> unit.model().moment(test.moment()).scenario()).findFirst().orElse(null) : null;
     }
 

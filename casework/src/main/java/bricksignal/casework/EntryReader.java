@@ -89,7 +89,7 @@ final class EntryReader {
             if (part != null) {
                 Refused.beside("part", () -> model.part(part));
             }
-            return Told.of(new Observation.Visited(visited.days(), visited.part(), visited.reset()));
+            return Told.of(new Observation.Visited(visited.days(), visited.part(), visited.reset(), visited.same()));
         } else if (entry instanceof Entry.Experience experience) {
             return Told.of(new Observation.Experience(factors(experience)));
         } else if (entry instanceof Entry.Repaired repaired) {

@@ -5,6 +5,7 @@ import bricksignal.casework.entry.Filed;
 import bricksignal.core.diagnosis.DangerTest;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Dangers;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -55,6 +56,9 @@ final class Stops {
     }
 
     private static Optional<Stop> found(UnitModel model, Observation observation) {
+        if (observation instanceof Observation.Reading reading) {
+            return Optional.ofNullable(model.dangers().levels().get(reading.test().id())).filter(level -> reading.value() >= level.from()).map(Dangers.Level::stop);
+        }
         if (observation instanceof Observation.Answer answer && answer.yes()) {
             return DangerTest.finds(model, answer.test());
         } else if (observation instanceof Observation.Lamp lamp) {

@@ -3,6 +3,7 @@ package bricksignal.casework;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.casework.entry.Entry;
+import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
@@ -86,6 +87,24 @@ final class FieldCase {
         return this;
     }
 
+    /** A part was changed so many days ago, and it fails as it did before. */
+    FieldCase changedInVain(double days, String part) {
+        seen.add(new Entry.Visited(days, part, false, true));
+        return this;
+    }
+
+    /** What the customer noticed, by question. */
+    FieldCase told(String question, boolean yes) {
+        seen.add(new Entry.Answer("told." + question, yes));
+        return this;
+    }
+
+    /** A voltage or a resistance that no test foresees. */
+    FieldCase free(MeterMode mode, String red, String black, String moment, String display) {
+        seen.add(new Entry.FreeReading(black, red, mode, moment, display));
+        return this;
+    }
+
     /** Answered at another time. */
     FieldCase then(When when, String check, boolean yes) {
         seen.add(new Entry.Earlier(new Entry.Answer(check, yes), when));
@@ -151,7 +170,7 @@ final class FieldCase {
         for (int made = 1; made < LONGEST; made++) {
             neverProven(now);
             Advice advice = now.advice();
-            if (advice.verdict().status() == Verdict.Status.PROVEN && named(now).contains(part())) {
+            if (!now.stops().isEmpty() || advice.verdict().status() == Verdict.Status.PROVEN && named(now).contains(part())) {
                 return made;
             }
             if (advice.proposals().isEmpty()) {

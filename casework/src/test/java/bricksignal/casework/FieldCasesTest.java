@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.page.UnitPage;
+import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.proof.Verdict;
@@ -145,7 +146,45 @@ class FieldCasesTest {
                 new FieldCase("C39 jumper sits and is not seen", PAD, "board-sensor-deaf", 2).lamp("lamp 5 slow").no("see-jumper")
                         .reads("v.RS.standby", "12").never("jumper"),
                 new FieldCase("C43 ground of the module", MODULE, "burner-unground", 3).seldom().yes("ask.seldom").no("see-flame-stays").yes("see-ground")
-                        .never("module", "flame-rod"));
+                        .never("module", "flame-rod"),
+                new FieldCase("C51 second coil shorted", TWO_STAGES, "shorted.high-coil", 5).lamp("off").yes("see-fuse").yes("try-fuse").yes("try-fuse-fan")
+                        .no("try-fuse-second").yes("apart.high-coil").never("fuse", "thermostat", "board"),
+                new FieldCase("C52 float switch in R", BOILER, "added.field-r", 4).told("dark", true).reads("v.R.standby", "27").reads("v.tstat-R.purge", "0")
+                        .free(MeterMode.OHMS, "tstat-R", "R", "off", "OL").yes("follow.field-r").yes("lengths.field-r").never("field-wiring", "transformer"),
+                new FieldCase("C53 air cleaner's relay", RELAY_BOARD, "added.wires-shorted", 5).yes("see-fuse").no("try-fuse").yes("lift.wires-shorted")
+                        .yes("see-added.wires-shorted").yes("far-off.wires-shorted").never("field-wiring", "board", "transformer"),
+                new FieldCase("C54 joint at one pin", FURNACE, "joint.p1-4", 4).seldom().lamp("4 flashes").yes("ask.seldom").stamped("draft-gauge", "0.70")
+                        .reads("draft-gauge", "1.1").reads("v.ps-no.purge", "26").reads("v.PSI.purge", "0").no("hold.P1").yes("press.P1")
+                        .never("draft-switch", "harness-P1"),
+                new FieldCase("C55 ground of the burner", VEHICLE, "burner-unground", 3).yes("see-flame").no("see-flame-stays").no("see-rod")
+                        .reads("flame-current", "0.2").reads("ohms-ground", "45000").never("flame-rod", "board"),
+                new FieldCase("C56 line and neutral exchanged", FURNACE, "line-swapped", 2).yes("see-flame").no("see-flame-stays").reads("flame-current", "0")
+                        .reads("hot-ground", "2").reads("v.N.standby", "118").never("flame-rod", "board", "rod-wiring"),
+                new FieldCase("C57 weak transformer", CONDENSING, "transformer-weak", 3).reads("v.R.standby", "25.8").free(MeterMode.AC_VOLTS, "R", "C", "flame", "19")
+                        .reads("v.L1.standby", "119").never("zone-pump", "board"),
+                new FieldCase("C58 detector, an hour later the same", ROOFTOP, "detector-dirty", 3).seldom().died(20, null, null).died(60, "SDO", "PMO").yes("see-detector")
+                        .yes("see-tubes").no("ask-alarm").never("unit-board", "fire-alarm", "filter"),
+                new FieldCase("C59 detector, a minute later the next day", ROOFTOP, "detector-dirty", 2).seldom().died(20, "SDO", "PMO").died(1, "SDO", "PMO")
+                        .yes("see-tubes").never("compressor", "unit-board"),
+                new FieldCase("C60 block of ice", HEAT_PUMP, "stat-open", 3).told("ice", true).told("warm-air", false).yes("see-ice").yes("force-defrost")
+                        .reads("ohms-coil-stat", "OL").never("board", "refrigerant", "reversing-valve"),
+                new FieldCase("C61 blows cold since the new thermostat", HEAT_PUMP, "other-way", 2).told("warm-air", false).told("since-work", true).no("feel-air")
+                        .reads("v.O.run", "24").or("field-wiring").never("reversing-valve", "board"),
+                new FieldCase("C62 lid stands open", PAD, "lid-open", 2).told("fire.runs", false).no("hear-auger").yes("see-lid").never("board", "auger"),
+                new FieldCase("C63 dirty switch", MULTISPLIT, "test-dirty", 3).no("see-test").reads("v.test-pad.tested", "1.9").yes("feel-test").never("board"),
+                new FieldCase("C64 leak that came late", DETECTOR, "refrigerant-out", 2).reads("sniffed", "0").reads("sniffed", "40").never("sensor"),
+                new FieldCase("C65 hose after a new board", FURNACE, "hose-leaks", 2).changedInVain(6, "board").lamp("4 flashes").stamped("draft-gauge", "0.70")
+                        .reads("draft-gauge", "0.3").reads("draft-port", "0.9").never("board", "draft-switch"),
+                new FieldCase("C66 contacts of the indoor relay", MINISPLIT, "permit-dead", 4).yes("hear-relay").yes("feel-indoor").reads("v.I1.run", "230")
+                        .reads("v.I3.run", "0").never("coil-sensor", "outdoor-board"),
+                new FieldCase("C67 caked blades", EARLY_PAD, "room-blades-caked", 2).lamp("lamps 3 4 slow").yes("hear-room-fan").yes("see-room-blades").yes("see-ash").or("ash")
+                        .never("board", "overheat"),
+                new FieldCase("C68 fan that never stops", AIR_HANDLER, "module-runs-on", 3).told("fan.never-stops", true).reads("v.G.standby", "0").yes("pull-H16")
+                        .never("board", "harness"),
+                new FieldCase("C69 limit set at forty", HUMIDITY, "limit-low", 1).reads("humidity-felt", "47").no("see-shown").yes("see-reheat").yes("set.limit")
+                        .never("valve", "sensor", "board"),
+                new FieldCase("C70 welded relay of the circulator", BOILER, "board-circulator-welded", 3).told("warm-pipes", true).told("fire.runs", true).told("pump.never-stops", true).reads("v.TT.standby", "0").yes("rest.circulator")
+                        .reads("v.CIRC.standby", "120").never("thermostat", "field-wiring"));
     }
 
     /** C49: thermostat dark, fan high, two minutes after power came: the purge at start. Nothing is blamed, and the wait is said beforehand. */

@@ -82,7 +82,18 @@ final class ModelBuilder {
         return new Dangers(named("circuit", "device", Device::of), named("parts", "device", Device::of),
                 named("circuit", "guards", text -> constant(Dangers.Guard.class, text)), named("readings", "tap", text -> constant(Dangers.Tap.class, text)),
                 named("checks", "stops", text -> constant(Stop.class, text)),
-                root.has("refrigerant") ? Dangers.Refrigerant.valueOf(root.text("refrigerant")) : Dangers.Refrigerant.NONE, fuels());
+                root.has("refrigerant") ? Dangers.Refrigerant.valueOf(root.text("refrigerant")) : Dangers.Refrigerant.NONE, fuels(), levels());
+    }
+
+    /** The readings that end the diagnosis, each from its value on. */
+    private Map<String, Dangers.Level> levels() {
+        Map<String, Dangers.Level> levels = new LinkedHashMap<>();
+        root.at("readings").children().forEach((id, s) -> {
+            if (s.has("stops")) {
+                levels.put(id, new Dangers.Level(constant(Stop.class, s.at("stops").text("finding")), s.at("stops").number("from", 0)));
+            }
+        });
+        return levels;
     }
 
     /** What things of a section say of themselves under a key, by name. */

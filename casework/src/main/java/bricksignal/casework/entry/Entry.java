@@ -135,8 +135,14 @@ public sealed interface Entry {
      * @param days ago, at least 0
      * @param part what was changed then, by id
      * @param reset whether somebody reset the unit since and it ran again
+     * @param same whether it fails as it did before that visit
      */
-    record Visited(double days, @Nullable String part, boolean reset) implements KnownBefore {
+    record Visited(double days, @Nullable String part, boolean reset, boolean same) implements KnownBefore {
+
+        /** Of which nobody knows whether it fails as before. */
+        public Visited(double days, @Nullable String part, boolean reset) {
+            this(days, part, reset, false);
+        }
     }
 
     /**

@@ -32,8 +32,8 @@ final class PastFormat {
     static Optional<Entry> read(String kind, Fields f) {
         switch (kind) {
             case "VISITED":
-                f.only("kind", "days", "part", "reset");
-                return Optional.of(new Entry.Visited(f.number("days", 0, LONGEST_AGO_DAYS), f.nameOrNull("part"), f.truth("reset")));
+                f.only("kind", "days", "part", "reset", "same");
+                return Optional.of(new Entry.Visited(f.number("days", 0, LONGEST_AGO_DAYS), f.nameOrNull("part"), f.truth("reset"), f.has("same") && f.truth("same")));
             case "EXPERIENCE":
                 f.only("kind", "parts", "factors");
                 return Optional.of(experience(f));
@@ -56,6 +56,9 @@ final class PastFormat {
             to.put("days", e.days());
             EntryFormat.put(to, "part", e.part());
             to.put("reset", e.reset());
+            if (e.same()) {
+                to.put("same", true);
+            }
         } else if (entry instanceof Entry.Experience e) {
             to.put("parts", e.parts());
             to.put("factors", e.factors());

@@ -198,6 +198,9 @@ final class LogLines {
             if (visited.reset()) {
                 said.add(Message.of("log.visited-reset"));
             }
+            if (visited.same()) {
+                said.add(Message.of("log.visited-same"));
+            }
         }
         return Message.items(Message.Joint.COMMA, said);
     }

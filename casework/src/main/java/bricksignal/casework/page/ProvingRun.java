@@ -7,6 +7,7 @@ import bricksignal.casework.page.ProvingPage.Item;
 import bricksignal.casework.page.ProvingPage.Kind;
 import bricksignal.casework.page.ProvingPage.State;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
@@ -161,7 +162,7 @@ final class ProvingRun {
 
     /** Each thing that can be called for comes. */
     private Stream<Item> calls() {
-        return questions(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> question(check, Message.of("prove.call",
+        return questions(check -> check.sense() == Test.Sense.COMPLAINT && !CustomerTest.asks(check)).map(check -> question(check, Message.of("prove.call",
                 Message.said(String.valueOf(model.scenario(model.moment(check.moment()).scenario()).called()))), false));
     }
 

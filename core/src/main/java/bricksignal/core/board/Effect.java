@@ -31,7 +31,7 @@ public sealed interface Effect {
         RESISTIVE,
         /** A load that has become a short. */
         SHORTED,
-        /** Its value times a factor: weak capacitor, aged igniter. */
+        /** Its value times a factor: weak capacitor, aged igniter, the inner resistance of a weak transformer. */
         SCALED
     }
 
@@ -103,6 +103,8 @@ public sealed interface Effect {
                 return new Element.Source(s.id(), s.plus(), s.minus(), s.volts() * value, s.degrees(), s.ohms());
             } else if (e instanceof Element.DirectSource s) {
                 return new Element.DirectSource(s.id(), s.plus(), s.minus(), s.volts() * value, s.ohms());
+            } else if (e instanceof Element.Transformer t) {
+                return new Element.Transformer(t.id(), t.p1(), t.p2(), t.s1(), t.s2(), t.ratio(), t.ohms() * value, t.primaryOhms(), t.open());
             }
             throw cannot();
         }

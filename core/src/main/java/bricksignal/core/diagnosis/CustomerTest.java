@@ -36,7 +36,7 @@ public final class CustomerTest {
 
     private static final double SINCE_WORK_BY_CHANCE = 0.1;
     private static final double SINCE_LEFT_BEHIND = 0.6;
-    private static final double SINCE_SET_WRONG = 0.4;
+    private static final double SINCE_SET_WRONG = 0.5;
 
     private CustomerTest() {
     }

@@ -13,6 +13,8 @@ final class History {
     private static final double FADES_DAYS = 30;
     private static final double INTERMITTENT = 3;
     private static final double CHANGED_LAST = 3;
+    /** A new part that fails just as the old one did: one in twenty is bad, or the wrong one. */
+    private static final double CHANGED_WITHOUT_CURE = 0.05;
     private static final double LEFT_BEHIND = 2;
     /** Of what stays: it came later, or ran by luck. As {@link When#EARLIER_VISIT} has it. */
     private static final double LASTING_RAN_AFTER_A_RESET = 1 - When.EARLIER_VISIT.there();
@@ -31,7 +33,7 @@ final class History {
         }
         String part = visited.part();
         if (part != null && h.parts().stream().anyMatch(p -> p.id().equals(part))) {
-            factor *= faded(CHANGED_LAST, recent);
+            factor *= visited.same() ? faded(CHANGED_WITHOUT_CURE, recent) : faded(CHANGED_LAST, recent);
         }
         boolean left = h.parts().stream().anyMatch(p -> p.id().equals(CommonFailures.LEFT));
         return left ? factor * faded(LEFT_BEHIND, recent) : factor;

@@ -175,6 +175,11 @@ public final class HypothesisSpace {
         return takes.getOrDefault(get(id).run(), Set.of());
     }
 
+    /** True for a listed fault that may have gone less far than its pack has it, and for that form of it. */
+    boolean hasASize(Hypothesis h) {
+        return listed.containsKey(new HypothesisId.Milder(h.fault().id()));
+    }
+
     /** The elements of a part, by id. */
     Set<String> elements(String part) {
         return Set.copyOf(model.part(part).elements());
@@ -208,7 +213,7 @@ public final class HypothesisSpace {
     }
 
     /** The hypothesis itself, however it stands. */
-    HypothesisId cause(HypothesisId id) {
+    public HypothesisId cause(HypothesisId id) {
         return id instanceof HypothesisId.Spent spent ? spent.of() : id instanceof HypothesisId.Renewed renewed ? new HypothesisId.Single(renewed.fault())
                 : id instanceof HypothesisId.Failing failing ? new HypothesisId.Intermittent(failing.fault()) : id;
     }

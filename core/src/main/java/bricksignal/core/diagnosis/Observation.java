@@ -149,8 +149,15 @@ public sealed interface Observation {
      * @param days ago, at least 0
      * @param part what was changed then, by id; null if nothing was
      * @param reset true if somebody reset the unit since and it ran again
+     * @param same true if it fails as it did before that visit: what was changed then did not cure it
      */
-    record Visited(double days, @Nullable String part, boolean reset) implements Observation {
+    record Visited(double days, @Nullable String part, boolean reset, boolean same) implements Observation {
+
+        /** Of which nobody knows whether it fails as before. */
+        public Visited(double days, @Nullable String part, boolean reset) {
+            this(days, part, reset, false);
+        }
+
         public Visited {
             if (!(days >= 0)) {
                 throw new IllegalArgumentException("the earlier visit was " + days + " days ago; it must be 0 or more");

@@ -27,6 +27,12 @@ public final class Predictions {
     private static final double UNTOLD = 0.05;
     private static final double ANYTHING = 0.5;
     private static final double AS_FAR_AS_IT_IS_RUN = 0.5;
+    /** The same of a listed one: its pack says how far it mostly goes. */
+    private static final double LISTED_AS_FAR = 0.8;
+    private static final double ON_THE_WAY = 0.6;
+    private static final double ON_THE_WAY_SPREAD = 0.2;
+    /** What is dangerous to breathe is not everywhere and not always where it is measured: one zero does not say that there is none (from memory). */
+    private static final double DANGER_SHOWS = 0.7;
     /** A map's entry, and a number where it is no other's. */
     private static final long BYTES_OF_A_FREE_NUMBER = 72;
 
@@ -119,15 +125,18 @@ public final class Predictions {
         if (h.id() instanceof HypothesisId.Spent spent && number(space.get(spent.of()), reading, number(space.get(spent.of()).run(), reading)) instanceof Prediction.Number fresh) {
             return present.equals(fresh) ? present : new Prediction.Sometimes(present, fresh, 1 - UNTOLD);
         }
-        boolean unknownSize = h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize);
-        if (!h.intermittent() && !unknownSize) {
+        Prediction.Number absent = number(space.nothing(), reading);
+        if (present.equals(absent)) {
             return present;
         }
-        Prediction.Number absent = number(space.nothing(), reading);
-        if (unknownSize) {
-            return ofUnknownSize(present, absent);
+        if (h.intermittent()) {
+            return new Prediction.Sometimes(present, absent, h.duty());
         }
-        return present.equals(absent) ? present : new Prediction.Sometimes(present, absent, h.duty());
+        if (model.dangers().levels().containsKey(reading.id())) {
+            return new Prediction.Sometimes(present, absent, DANGER_SHOWS);
+        }
+        return h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize) ? ofUnknownSize(present, absent)
+                : space.hasASize(h) ? lessFar(present, absent) : present;
     }
 
     private Prediction.Number number(HypothesisId run, Test.Reading reading) {
@@ -202,6 +211,13 @@ public final class Predictions {
         boolean open = Double.isInfinite(present.mean()) || Double.isInfinite(nominal.mean());
         return open || present.equals(nominal) ? present : new Prediction.Sometimes(present, new Prediction.Number(present.mean(),
                 Math.hypot(present.sigma(), (present.mean() - nominal.mean()) / 2)), AS_FAR_AS_IT_IS_RUN);
+    }
+
+    /** A listed fault that has a size has mostly gone as far as it is run; else somewhere on the way there, seldom hardly at all. */
+    private static Prediction lessFar(Prediction.Number present, Prediction.Number nominal) {
+        double way = present.mean() - nominal.mean();
+        return Double.isInfinite(way) || Double.isNaN(way) ? present : new Prediction.Sometimes(present, new Prediction.Number(nominal.mean() + way * ON_THE_WAY,
+                Math.hypot(present.sigma(), way * ON_THE_WAY_SPREAD)), LISTED_AS_FAR);
     }
 
     /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */

@@ -17,9 +17,25 @@ import java.util.Set;
  * @param stops what a yes to a check finds that ends the diagnosis, by check
  * @param refrigerant what it holds
  * @param fuels what burns in it, of gas, oil, solid; empty where nothing does
+ * @param levels what a reading finds that ends the diagnosis, and from which value on, by reading
  */
 public record Dangers(Map<String, Device> devices, Map<String, Device> parts, Map<String, Guard> guards, Map<String, Tap> taps,
-        Map<String, Stop> stops, Refrigerant refrigerant, Set<Fuel> fuels) {
+        Map<String, Stop> stops, Refrigerant refrigerant, Set<Fuel> fuels, Map<String, Level> levels) {
+
+    /** No reading ends the diagnosis. */
+    public Dangers(Map<String, Device> devices, Map<String, Device> parts, Map<String, Guard> guards, Map<String, Tap> taps, Map<String, Stop> stops,
+            Refrigerant refrigerant, Set<Fuel> fuels) {
+        this(devices, parts, guards, taps, stops, refrigerant, fuels, Map.of());
+    }
+
+    /**
+     * A reading that is a danger.
+     *
+     * @param stop what it finds
+     * @param from this value on, in the unit of its mode
+     */
+    public record Level(Stop stop, double from) {
+    }
 
     /** Nothing is declared. */
     public static final Dangers NONE = new Dangers(Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Refrigerant.NONE, Set.of());
@@ -30,6 +46,7 @@ public record Dangers(Map<String, Device> devices, Map<String, Device> parts, Ma
         guards = Collections.unmodifiableMap(new LinkedHashMap<>(guards));
         taps = Collections.unmodifiableMap(new LinkedHashMap<>(taps));
         stops = Collections.unmodifiableMap(new LinkedHashMap<>(stops));
+        levels = Collections.unmodifiableMap(new LinkedHashMap<>(levels));
         fuels = Collections.unmodifiableSet(new java.util.LinkedHashSet<>(fuels));
     }
 

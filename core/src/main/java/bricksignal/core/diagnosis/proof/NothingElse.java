@@ -65,7 +65,7 @@ final class NothingElse {
             boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
             if (other.getValue() > asWell && elsewhere && items.size() < MOST) {
                 List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !repairsOrWaits(test)
-                        && pack.predictions().outcomes(test).common(leader, other.getKey()) < TOLD_APART);
+                        && pack.predictions().outcomes(test).common(leader, diagnosis.now(pack.space().cause(other.getKey()))) < TOLD_APART);
                 if (!tests.isEmpty()) {
                     ProofItem item = new ProofItem(Message.of("proof.nothing-else", rival.label()), false, tests);
                     items.add(other.getValue() > usually ? item : item.strict());

@@ -18,7 +18,7 @@ import java.util.Set;
 /** A coil behind a fuse that is shorted, and the test that takes it out of the question: its wires off, and a new fuse in. */
 final class Shorts {
 
-    private static final double SHORTED_WEIGHT = 0.15;
+    private static final double SHORTED_WEIGHT = 0.8;
     /** Of a coil whose turns have burnt together (from memory). */
     private static final double SHORTED_OHMS = 1;
     private static final double APART_MINUTES = 2.5;
