@@ -166,7 +166,10 @@ final class FieldCase {
 
     /** From what was seen first, the program proposes and the unit answers: how many observations it takes to prove the part. */
     int observationsToProof(bricksignal.core.diagnosis.plan.Policy policy) {
-        Case now = entered(Case.of(unit, policy), seen.get(0));
+        Case now = Case.of(unit, policy);
+        for (Entry first : seen.stream().limit(1 + seen.stream().skip(1).takeWhile(FieldCase::isTold).count()).toList()) {
+            now = entered(now, first);
+        }
         for (int made = 1; made < LONGEST; made++) {
             neverProven(now);
             Advice advice = now.advice();
@@ -181,6 +184,11 @@ final class FieldCase {
             }
         }
         return LONGEST;
+    }
+
+    /** What the customer noticed is known before anything is seen. */
+    private static boolean isTold(Entry entry) {
+        return entry instanceof Entry.Answer answer && answer.test().startsWith("told.");
     }
 
     /** Observations that a practitioner needs to be sure. */

@@ -200,8 +200,8 @@ public final class Planner {
         double[][] chances = outcomes.chances(state.ids, state.places);
         Weighing weighing = Weighing.of(chances, outcomes.count(), state.weights, state.repairs);
         double minutes = TestCost.minutes(pack, test, standing);
-        double cost = minutes * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
-        return new Proposal(test, minutes, cost, now - weighing.after() - cost, weighing.bits(),
+        double cost = (minutes + TestCost.bother(test)) * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
+        return new Proposal(test, minutes, TestCost.waits(pack, test), cost, now - weighing.after() - cost, weighing.bits(),
                 () -> branches(outcomes, chances, weighing.totals(), state));
     }
 

@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis.plan;
 
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
@@ -16,6 +17,10 @@ public final class TestCost {
     private static final double PLUG_MINUTES = 0.5;
     private static final double SERIES_SECONDS = 60;
     private static final double GAUGE_SECONDS = 90;
+    private static final double DEAD_BOTHER = 0.5;
+    private static final double GAUGE_BOTHER = 1;
+    private static final double TRY_BOTHER = 1;
+    private static final double FED_BOTHER = 3;
 
     private TestCost() {
     }
@@ -39,6 +44,28 @@ public final class TestCost {
             minutes += standing.unplugged().contains(connector) ? 0 : PLUG_MINUTES;
         }
         return minutes + (needed.powerOff() ? 0 : pack.catalogue().waitingMinutes(test.moment()));
+    }
+
+    /** Minutes of a test in which nothing is done but wait or watch: a whole run, or until its moment comes. */
+    static double waits(CompiledPack pack, Test test) {
+        boolean watched = test instanceof Test.Sequence || test instanceof Test.Check check && check.sense().watches();
+        boolean off = test instanceof Test.Reading reading && reading.setup().powerOff();
+        return watched ? test.minutes() : off ? 0 : pack.catalogue().waitingMinutes(test.moment());
+    }
+
+    /**
+     * What a test costs beyond its minutes because of what it is, in minutes: people use their senses and ask before they take a meter, a meter at what is
+     * there before a gauge, and a gauge before anything that opens, unplugs or feeds. Common practice, from memory.
+     */
+    static double bother(Test test) {
+        if (test instanceof Test.Reading reading) {
+            return reading.place() instanceof Place.Gauge ? GAUGE_BOTHER : reading.setup().powerOff() || !reading.setup().unplugged().isEmpty() ? DEAD_BOTHER : 0;
+        }
+        return test instanceof Test.Check check ? switch (check.sense()) {
+            case TRY -> check.change().kind() == Change.Kind.FED ? FED_BOTHER : TRY_BOTHER;
+            case SWAP, SUBSTITUTE -> FED_BOTHER;
+            default -> 0;
+        } : 0;
     }
 
     /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
