@@ -111,9 +111,48 @@ describe('a new job', () => {
     await page.get('form').trigger('submit')
     await flushPromises()
     expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/jobs', {
-      body: { unitId: 'u1', complaint: 'No heat' },
+      body: { unitId: 'u1', complaint: 'No heat', told: [] },
     })
     expect(replace).toHaveBeenCalledWith('/visits/v9')
+  })
+
+  it('takes what is understood of the complaint as evidence until it is tapped away', async () => {
+    const runs = { test: 'told.fan.runs', yes: true, label: 'The fan runs' }
+    const never = { test: 'told.fan.runs', yes: false, label: 'The fan never runs' }
+    const ice = { test: 'told.ice', yes: true, label: 'Iced over' }
+    answers['/api/sites'] = sites
+    answers['/api/units/{id}/statements'] = { all: [runs, never, ice], understood: [ice] }
+    answers['POST /api/jobs'] = { id: 'v9' }
+    const page = shown(NewJobView)
+    await flushPromises()
+    await page.get('#site').setValue('s1')
+    await page.get('#complaint').setValue('a block of ice')
+    await flushPromises()
+    const keys = (where: string) => page.findAll(`[data-test=${where}] button`)
+    expect(keys('understood').map((k) => k.text())).toEqual(['Iced over'])
+    expect(keys('understood')[0]!.attributes('aria-pressed')).toBe('true')
+    await keys('more-said')[1]!.trigger('click')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/jobs', {
+      body: {
+        unitId: 'u1',
+        complaint: 'a block of ice',
+        told: [
+          { test: 'told.fan.runs', yes: false },
+          { test: 'told.ice', yes: true },
+        ],
+      },
+    })
+    await keys('understood').at(-1)!.trigger('click')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith(
+      '/api/jobs',
+      expect.objectContaining({
+        body: expect.objectContaining({ told: [{ test: 'told.fan.runs', yes: false }] }),
+      }),
+    )
   })
 })
 

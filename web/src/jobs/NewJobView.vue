@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type Job, type Site } from '../api/client'
+import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
 import TopBar from '../common/TopBar.vue'
+
+const PAUSE_MS = 300
 
 const router = useRouter()
 const queries = useQueryClient()
@@ -22,6 +25,38 @@ const common = [
   'Runs but little heat',
 ]
 
+/** What is asked for a moment after the last key, so that not every letter asks. */
+const typed = ref('')
+let waits: ReturnType<typeof setTimeout> | undefined
+watch(complaint, (text) => {
+  clearTimeout(waits)
+  waits = setTimeout(() => (typed.value = text), PAUSE_MS)
+})
+const statements = useQuery({
+  queryKey: ['statements', unitId, typed],
+  enabled: () => unitId.value !== '',
+  placeholderData: (before) => before,
+  queryFn: () =>
+    answer<{ all: Statement[]; understood: Statement[] }>(
+      api.GET('/api/units/{id}/statements', {
+        params: { path: { id: unitId.value }, query: { complaint: typed.value } },
+      }),
+    ),
+})
+/** What was tapped, by question; what is understood counts until it is tapped away. */
+const tapped = ref(new Map<string, boolean | null>())
+watch(unitId, () => (tapped.value = new Map()))
+function said(s: Statement) {
+  const own = tapped.value.get(s.test)
+  return own === undefined
+    ? (statements.data.value?.understood.some((u) => u.test === s.test && u.yes === s.yes) ?? false)
+    : own === s.yes
+}
+function toggle(s: Statement) {
+  tapped.value.set(s.test, said(s) ? null : s.yes)
+}
+const told = () => (statements.data.value?.all ?? []).filter(said).map(({ test, yes }) => ({ test, yes }))
+
 function choose(id: string) {
   siteId.value = id
   unitId.value = site.value?.units.length === 1 ? site.value.units[0]!.id : ''
@@ -33,7 +68,9 @@ async function make(danger?: Danger) {
   problem.value = null
   try {
     const job = await answer<Job>(
-      api.POST('/api/jobs', { body: { unitId: unitId.value, complaint: complaint.value, danger } }),
+      api.POST('/api/jobs', {
+        body: { unitId: unitId.value, complaint: complaint.value, danger, told: told() },
+      }),
     )
     await queries.invalidateQueries({ queryKey: ['jobs'] })
     await router.replace(`/visits/${job.id}`)
@@ -76,6 +113,13 @@ async function make(danger?: Danger) {
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
       <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
+      <CustomerSaid
+        v-if="statements.data.value?.all.length"
+        :all="statements.data.value.all"
+        :understood="statements.data.value.understood"
+        :said="said"
+        @toggle="toggle"
+      />
       <section v-if="problem?.caller.length" class="danger" role="alert" data-test="caller">
         <p class="problem">{{ problem.message }}</p>
         <h2 class="h5">Read this to the caller</h2>

@@ -7,7 +7,8 @@ import LampFile from './LampFile.vue'
 import LampTap from './LampTap.vue'
 import TwinList from './TwinList.vue'
 import WhenPicker from './WhenPicker.vue'
-import { useChecksBefore } from './useDetails'
+import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
+import { useChecksBefore, useUnderstood } from './useDetails'
 import { percent } from './format'
 
 const { visit, page, unit, add, problem } = useHandle()
@@ -38,12 +39,19 @@ const typedPattern = ref('')
 const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
 const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
 const { data: checks } = useChecksBefore()
-const complaints = computed(() =>
-  unit.value!.complaints.map((c) => ({
-    ...c,
-    said: page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER' && l.test === c.test).at(-1),
-  })),
-)
+const complaints = computed(() => unit.value!.complaints)
+const { data: heard } = useUnderstood()
+const answerTo = (test: string) =>
+  page.value!.log.filter((l) => l.counts && l.kind === 'ANSWER' && l.test === test).at(-1)
+const saidSo = (s: Statement) => answerTo(s.test)?.yes === s.yes
+function say(s: Statement) {
+  const before = answerTo(s.test)
+  add(
+    before && saidSo(s)
+      ? { kind: 'TAKE_BACK', supersedes: before.id }
+      : { kind: 'ANSWER', test: s.test, yes: s.yes, ...(before ? { supersedes: before.id } : {}) },
+  )
+}
 </script>
 
 <template>
@@ -173,23 +181,16 @@ const complaints = computed(() =>
       </div>
       <section aria-labelledby="look-title">
         <p v-for="c in unit!.cautions" :key="c" class="caution">{{ c }}</p>
-        <div v-if="complaints.length" class="reset" data-test="complaints">
-          <span id="q-complaint">What fails, as whoever called says?</span>
-          <button
-            v-for="c in complaints"
-            :key="c.test"
-            type="button"
-            class="key"
-            aria-describedby="q-complaint"
-            :aria-pressed="c.said !== undefined"
+        <section v-if="complaints.length" class="mb-4" data-test="complaints">
+          <h2 class="h5">What did the customer notice?</h2>
+          <CustomerSaid
+            :all="complaints"
+            :understood="heard?.understood ?? []"
+            :said="saidSo"
             :disabled="closed"
-            @click="
-              add(c.said ? { kind: 'TAKE_BACK', supersedes: c.said.id } : { kind: 'ANSWER', test: c.test, yes: true })
-            "
-          >
-            {{ c.label }}
-          </button>
-        </div>
+            @toggle="say"
+          />
+        </section>
         <TwinList class="mb-4" />
         <h2 id="look-title" class="h5">Look, smell, listen</h2>
         <p class="soft">Most telling first. Skip what you cannot see.</p>

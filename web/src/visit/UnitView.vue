@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
@@ -10,9 +10,26 @@ const { visit, unit, page, add } = useHandle()
 const route = useRoute()
 const { data: history, isPending } = useHistory()
 const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
-function reset(yes: boolean) {
+const same = ref(false)
+const ran = ref(false)
+function tell() {
   const { entry, days, part } = history.value!.last!
-  add({ kind: 'VISITED', days, part, reset: yes, supersedes: told.value?.id ?? entry })
+  add({
+    kind: 'VISITED',
+    days,
+    part,
+    reset: ran.value,
+    same: same.value,
+    supersedes: told.value?.id ?? entry,
+  })
+}
+function reset(yes: boolean) {
+  ran.value = yes
+  tell()
+}
+function alike(yes: boolean) {
+  same.value = yes
+  tell()
 }
 const day = (at?: string | null) =>
   at ? new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }) : ''
@@ -37,6 +54,11 @@ const day = (at?: string | null) =>
       <span class="answers" role="group" aria-labelledby="q-since">
         <button type="button" class="key" @click="reset(true)">Yes</button>
         <button type="button" class="key" @click="reset(false)">No</button>
+      </span>
+      <span id="q-same">Does it fail just as it did before that visit?</span>
+      <span class="answers" role="group" aria-labelledby="q-same" data-test="same">
+        <button type="button" class="key" @click="alike(true)">Yes</button>
+        <button type="button" class="key" @click="alike(false)">No</button>
       </span>
       <span v-if="told" class="soft" aria-live="polite">{{ told.found }}</span>
     </div>

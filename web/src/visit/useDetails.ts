@@ -34,6 +34,21 @@ export const useChains = () =>
 export const useChecksBefore = () =>
   useDetail('before', (id) => answer<TestLine[]>(api.GET('/api/visits/{id}/before', { params: { path: { id } } })))
 
+/** What the complaint says of what was noticed. */
+export function useUnderstood() {
+  const { visit } = useHandle()
+  const asked = computed(() => ({ unit: visit.value!.unitId, complaint: visit.value!.job.complaint }))
+  return useQuery({
+    queryKey: ['statements', asked],
+    queryFn: () =>
+      answer<{ understood: { test: string; yes: boolean; label: string }[] }>(
+        api.GET('/api/units/{id}/statements', {
+          params: { path: { id: asked.value.unit }, query: { complaint: asked.value.complaint } },
+        }),
+      ),
+  })
+}
+
 export const useQuestions = () =>
   useDetail('questions', (id) =>
     answer<TestLine[]>(api.GET('/api/visits/{id}/questions', { params: { path: { id } } })),

@@ -283,11 +283,27 @@ describe('a unit that was visited before', () => {
     const page = shown(UnitView, { ...handle, unit: ref({ title: 'x', duty: 'y' }), page: ref({ log: [] }) })
     await flushPromises()
     await page.findAll('[data-test=since] button')[0]!.trigger('click')
-    expect(add).toHaveBeenCalledWith({ kind: 'VISITED', days: 4, part: 'igniter', reset: true, supersedes: 'e0' })
+    expect(add).toHaveBeenCalledWith({
+      kind: 'VISITED',
+      days: 4,
+      part: 'igniter',
+      reset: true,
+      same: false,
+      supersedes: 'e0',
+    })
     const later = shown(UnitView, { ...handle, unit: ref({ title: 'x', duty: 'y' }), page: ref({ log }) })
     await flushPromises()
     await later.findAll('[data-test=since] button')[1]!.trigger('click')
-    expect(add).toHaveBeenLastCalledWith({ kind: 'VISITED', days: 4, part: 'igniter', reset: false, supersedes: 'e7' })
+    expect(add).toHaveBeenLastCalledWith({
+      kind: 'VISITED',
+      days: 4,
+      part: 'igniter',
+      reset: false,
+      same: false,
+      supersedes: 'e7',
+    })
+    await later.get('[data-test=same] button').trigger('click')
+    expect(add).toHaveBeenLastCalledWith(expect.objectContaining({ kind: 'VISITED', same: true }))
     expect(later.get('[data-test=since]').text()).toContain('4 days ago')
   })
 })

@@ -224,8 +224,10 @@ describe('before the power', () => {
   it('asks what fails where several things can be called for, and takes it back by the same touch', async () => {
     answers.before = []
     const complaints = [
-      { test: 'complaint.heating', label: 'heating' },
-      { test: 'complaint.cooling', label: 'cooling' },
+      { test: 'complaint.heating', yes: true, label: 'Fails: heating' },
+      { test: 'complaint.cooling', yes: true, label: 'Fails: cooling' },
+      { test: 'told.fan.runs', yes: true, label: 'The fan runs' },
+      { test: 'told.fan.runs', yes: false, label: 'The fan never runs' },
     ]
     const said = {
       id: 'e7',
@@ -234,14 +236,19 @@ describe('before the power', () => {
       test: 'complaint.cooling',
       what: 'Is it cooling',
       found: 'yes',
+      yes: true,
     }
+    const noticed = { ...said, id: 'e8', test: 'told.fan.runs', found: 'no', yes: false }
     const page = shown(BeforePower, {
       unit: ref({ lamps, complaints, cautions: ['Leave, ventilate, no flame.'] }),
-      page: computed(() => ({ entries: 1, log: [said], powerCycled: false })),
+      page: computed(() => ({ entries: 2, log: [said, noticed], powerCycled: false })),
     })
     await flushPromises()
     expect(page.text()).toContain('Leave, ventilate, no flame.')
-    const [heating, cooling] = page.findAll('[data-test=complaints] button')
+    const [cooling, never, heating, runs] = page.findAll('[data-test=complaints] button')
+    expect(never!.attributes('aria-pressed')).toBe('true')
+    await runs!.trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'ANSWER', test: 'told.fan.runs', yes: true, supersedes: 'e8' })
     expect(cooling!.attributes('aria-pressed')).toBe('true')
     expect(page.findAll('.checks .done')).toHaveLength(0)
     await heating!.trigger('click')

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** Words of danger in what a customer says: they stop the work when a job is taken, before anybody drives. */
 public final class Complaint {
@@ -22,14 +23,13 @@ public final class Complaint {
      *     order, whole, with two others between them at most
      */
     public static List<Stop> dangers(String complaint, Function<Stop, String> phrases) {
+        return Stream.of(Stop.values()).filter(stop -> tells(complaint, phrases.apply(stop))).toList();
+    }
+
+    /** True if one of the phrases stands in a complaint. */
+    static boolean tells(String complaint, String phrases) {
         List<String> said = words(complaint);
-        List<Stop> found = new ArrayList<>();
-        for (Stop stop : Stop.values()) {
-            if (List.of(phrases.apply(stop).split("\\|", -1)).stream().map(Complaint::words).anyMatch(phrase -> !phrase.isEmpty() && tells(said, phrase))) {
-                found.add(stop);
-            }
-        }
-        return found;
+        return Stream.of(phrases.split("\\|", -1)).map(Complaint::words).anyMatch(phrase -> !phrase.isEmpty() && tells(said, phrase));
     }
 
     private static List<String> words(String text) {

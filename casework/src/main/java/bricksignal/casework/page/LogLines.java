@@ -50,7 +50,8 @@ final class LogLines {
                 instanceof Entry.Earlier earlier ? Message.of("log.earlier", Message.of("log.when." + earlier.when()), what) : what,
                 found(entry, line, weights), judgement(first), due(first), line.counts(),
                 first instanceof Observation.Reading, board, first instanceof Observation.Reading reading ? reading.test().id()
-                : first instanceof Observation.Answer answer ? answer.test().id() : null, weights);
+                : first instanceof Observation.Answer answer ? answer.test().id() : null,
+                first instanceof Observation.Answer said ? (Boolean) said.yes() : null, weights);
     }
 
     /** What an entry is about, whenever it was so. */

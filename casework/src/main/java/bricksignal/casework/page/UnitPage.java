@@ -1,9 +1,11 @@
 package bricksignal.casework.page;
 
 import bricksignal.casework.CaseUnit;
+import bricksignal.casework.Heard;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.unit.CallAdvice;
@@ -26,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param key names this very unit
  * @param pack its family
  * @param duty what this board is responsible for, and what it is not
- * @param complaints what may be complained of, where more than one thing can be called for; empty elsewhere
+ * @param complaints what a customer can say: which call fails, where more than one thing can be called for, and what was noticed
  * @param modes settings of the meter that read between two points
  * @param cautions what to mind before anything is begun
  * @param dangers what may be found that ends the diagnosis
@@ -59,8 +61,8 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     public record Mode(MeterMode mode, Message label, Message unit, boolean dead) {
     }
 
-    /** Something that is called for and may fail; the test is the question whether it is that. */
-    public record Complaint(String test, String label) {
+    /** Something that a customer can say: the test is the question, and whether this is a yes to it. */
+    public record Complaint(String test, boolean yes, Message label) {
     }
 
     /** A stage of the sequence and what is seen. */
@@ -101,9 +103,10 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     }
 
     private static List<Complaint> complaints(CompiledPack pack) {
-        return pack.catalogue().tests().stream().filter(Test.Check.class::isInstance).map(Test.Check.class::cast)
-                .filter(check -> check.sense() == Test.Sense.COMPLAINT).map(check -> new Complaint(check.id(),
-                        String.valueOf(pack.model().scenario(pack.model().moment(check.moment()).scenario()).called()))).toList();
+        return Stream.concat(pack.catalogue().tests().stream().filter(Test.Check.class::isInstance).map(Test.Check.class::cast)
+                .filter(check -> check.sense() == Test.Sense.COMPLAINT && !CustomerTest.asks(check)).map(check -> new Complaint(check.id(), true,
+                        Message.of("said.fails", Message.said(String.valueOf(pack.model().scenario(pack.model().moment(check.moment()).scenario()).called()))))),
+                Heard.of(pack.model()).stream().map(said -> new Complaint(said.test(), said.yes(), said.says()))).toList();
     }
 
     private static Message waits(Waiting waiting) {

@@ -137,7 +137,7 @@ public class Packs {
     }
 
     /** The model of a family as its units usually are; empty where there is none of that name. */
-    Optional<UnitModel> model(String family) {
+    public Optional<UnitModel> model(String family) {
         return Optional.ofNullable(installed().models().get(family));
     }
 

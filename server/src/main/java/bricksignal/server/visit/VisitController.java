@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.casework.Case;
+import bricksignal.casework.Heard;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.CablePage;
@@ -14,6 +15,7 @@ import bricksignal.casework.page.TestLine;
 import bricksignal.casework.page.TestPage;
 import bricksignal.casework.page.UnitPage;
 import bricksignal.core.unit.Stop;
+import bricksignal.core.words.Message;
 import bricksignal.packs.PackDifferences;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Dangerous;
@@ -53,6 +55,7 @@ import org.springframework.web.bind.annotation.RestController;
 class VisitController {
 
     private static final int LONGEST_QUERY = 100;
+    private static final int LONGEST_COMPLAINT = 500;
 
     private final VisitService service;
     private final VisitPages pages;
@@ -129,7 +132,22 @@ class VisitController {
     }
 
     /** A new job. */
-    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = 500) String complaint, @Nullable Danger danger) {
+    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = LONGEST_COMPLAINT) String complaint, @Nullable Danger danger, @Nullable @Size(max = 30) List<@Valid Told> told) {
+    }
+
+    /** What the customer noticed: the answer to a question. */
+    record Told(@NotBlank @Size(max = 80) String test, boolean yes) {
+    }
+
+    /** Something that a customer can say. */
+    record Statement(String test, boolean yes, Message label) {
+        static Statement of(Heard.Statement statement) {
+            return new Statement(statement.test(), statement.yes(), statement.says());
+        }
+    }
+
+    /** What a customer can say of a unit, and what of it stands in a complaint. */
+    record Statements(List<Statement> all, List<Statement> understood) {
     }
 
     /** What whoever takes the job says of the words of danger in a complaint. */
@@ -171,7 +189,18 @@ class VisitController {
         if (!dangers.isEmpty() && job.danger() == null) {
             throw new Dangerous(dangers);
         }
-        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of()));
+        List<Entry.Answer> noticed = job.told() == null ? List.of() : job.told().stream().map(told -> new Entry.Answer(told.test(), told.yes())).toList();
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of(), noticed));
+    }
+
+    /** What a customer can say of a unit, and what of it a complaint says as it is typed. */
+    @GetMapping("/api/units/{id}/statements")
+    Statements statements(@PathVariable UUID id, @RequestParam(defaultValue = "") String complaint) {
+        if (complaint.length() > LONGEST_COMPLAINT) {
+            throw new BadInput("complaint", "The complaint has " + complaint.length() + " characters; say it in " + LONGEST_COMPLAINT + " at most.");
+        }
+        VisitService.Said said = service.said(id, complaint);
+        return new Statements(said.all().stream().map(Statement::of).toList(), said.understood().stream().map(Statement::of).toList());
     }
 
     @GetMapping("/api/visits/{id}")

@@ -3,6 +3,7 @@ package bricksignal.server.visit;
 import bricksignal.casework.Admission;
 import bricksignal.casework.Case;
 import bricksignal.casework.Complaint;
+import bricksignal.casework.Heard;
 import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.EntryFormat;
@@ -17,6 +18,7 @@ import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.LearningService;
 import bricksignal.server.log.EntryJson;
 import bricksignal.server.log.Evidence;
+import bricksignal.server.pack.Packs;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.Workbench;
@@ -33,6 +35,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,9 +57,10 @@ public class VisitService {
     private final Workbench workbench;
     private final LearningService learning;
     private final Signers signers;
+    private final Packs packs;
 
     VisitService(Visits visits, VisitStore store, Cases cases, SessionAccounts accounts, SiteUnits units, EntryJson json, Words words,
-            Workbench workbench, LearningService learning, Signers signers) {
+            Workbench workbench, LearningService learning, Signers signers, Packs packs) {
         this.visits = visits;
         this.store = store;
         this.cases = cases;
@@ -67,6 +71,7 @@ public class VisitService {
         this.workbench = workbench;
         this.learning = learning;
         this.signers = signers;
+        this.packs = packs;
     }
 
     /** The jobs of a day: a technician's own, or everybody's for a lead. Open ones of days before are among them. */
@@ -92,16 +97,37 @@ public class VisitService {
      * Makes a job of today for whoever asks.
      *
      * @param dangers what the caller was told to do, because the complaint tells of it: the visit begins with it
+     * @param noticed what the customer noticed: the first evidence
      */
     @Transactional
-    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers) {
+    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers, List<Entry.Answer> noticed) {
         Visit made = make(login, unitId, complaint, store.today());
+        List<Heard.Statement> known = statements(made.unit());
+        noticed.stream().filter(said -> known.stream().noneMatch(one -> one.test().equals(said.test()))).findFirst().ifPresent(unknown -> {
+            throw new BadInput("told", "Nobody can notice '" + unknown.test() + "' of this unit. Choose from what is offered for it.");
+        });
         long place = 0;
-        for (Stop stop : dangers) {
-            Filed told = new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, new Entry.Stopped(stop));
+        for (Entry entry : Stream.<Entry>concat(dangers.stream().map(Entry.Stopped::new), noticed.stream()).toList()) {
+            Filed told = new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, entry);
             place = store.told(made.id(), accounts.of(login), place, told);
         }
         return made;
+    }
+
+    /** What a customer can say of a unit, and what of it a complaint says. */
+    @Transactional(readOnly = true)
+    Said said(UUID unitId, String complaint) {
+        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one from the list."));
+        return packs.model(unit.pack()).map(model -> new Said(Heard.of(model), Heard.understood(complaint, model, words::of))).orElse(Said.NOTHING);
+    }
+
+    private List<Heard.Statement> statements(SiteUnit unit) {
+        return packs.model(unit.pack()).map(Heard::of).orElse(List.of());
+    }
+
+    /** What can be said of a unit, and what was understood of a complaint. */
+    record Said(List<Heard.Statement> all, List<Heard.Statement> understood) {
+        private static final Said NOTHING = new Said(List.of(), List.of());
     }
 
     private Visit make(String login, UUID unitId, String complaint, LocalDate day) {

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+/** What a customer can say of a unit, as keys: pressed where it was said. What stands in the complaint comes first. */
+export interface Statement {
+  test: string
+  yes: boolean
+  label: string
+}
+const props = defineProps<{
+  all: Statement[]
+  understood: Statement[]
+  said: (statement: Statement) => boolean
+  disabled?: boolean
+}>()
+const emit = defineEmits<{ toggle: [statement: Statement] }>()
+const same = (a: Statement, b: Statement) => a.test === b.test && a.yes === b.yes
+const first = computed(() => props.all.filter((s) => props.said(s) || props.understood.some((u) => same(u, s))))
+const rest = computed(() => props.all.filter((s) => !first.value.some((f) => same(f, s))))
+</script>
+
+<template>
+  <div class="said" data-test="customer-said">
+    <template v-if="first.length">
+      <span id="q-understood">Understood</span>
+      <div class="keys" role="group" aria-labelledby="q-understood" data-test="understood">
+        <button
+          v-for="s in first"
+          :key="s.test + s.yes"
+          type="button"
+          class="key"
+          :aria-pressed="said(s)"
+          :disabled="disabled"
+          @click="emit('toggle', s)"
+        >
+          {{ s.label }}
+        </button>
+      </div>
+    </template>
+    <details v-if="rest.length" :open="!first.length">
+      <summary>What else did the customer notice?</summary>
+      <div class="keys" data-test="more-said">
+        <button
+          v-for="s in rest"
+          :key="s.test + s.yes"
+          type="button"
+          class="key"
+          aria-pressed="false"
+          :disabled="disabled"
+          @click="emit('toggle', s)"
+        >
+          {{ s.label }}
+        </button>
+      </div>
+    </details>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.said {
+  display: grid;
+  gap: 0.5rem;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+summary {
+  min-height: 2.75rem;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+}
+</style>
