@@ -48,7 +48,7 @@ class AdmissionTest {
         Case found = with(roof, new Entry.Pattern("board", "display 00"), new Entry.TestReading("v.Y.cool", "22"), new Entry.TestReading("v.Y-in.cool", "0"),
                 new Entry.TestReading("between", "51"), new Entry.TestReading("across-y", "48"), new Entry.Answer("see-on-y", true),
                 new Entry.TestReading("v.iso-Y.called", "0"), new Entry.Answer("see-on-r", false));
-        assertThat(found.advice().verdict().leader().text()).isEqualTo("on-y-opposite");
+        assertThat(found.advice().verdict().leader().text()).as("and what it killed is dead from the start").isEqualTo("on-y-opposite.spent");
         assertThat(found.advice().verdict().damaged()).containsExactly("board");
         refused(found, new Entry.Repaired("board"), "part", "entry.cause-first");
         Case apart = found.and(admit(found, new Entry.Repaired("crossing")));
@@ -141,7 +141,7 @@ class AdmissionTest {
     void packThatRenamesItsMomentsKeepsItsCautions() {
         CaseUnit renamed = Units.furnace("renamed", text -> text.replaceAll("(?m)^  \"off\":( +)\\{label", "  cold:$1{label")
                 .replace("moment: \"off\"", "moment: cold").replaceAll("(?m)^  found:( +)\\{label", "  arrived:$1{label")
-                .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]"));
+                .replace("moment: found", "moment: arrived").replace("moments: [\"off\"]", "moments: [cold]").replace(", found]", ", arrived]"));
         var before = Details.test(fresh(FURNACE), "ohms-igniter").safety();
         assertThat(before.cautions()).extracting(caution -> caution.hazard()).contains(Hazard.DEAD_WORK);
         assertThat(Details.test(fresh(renamed), "ohms-igniter").safety()).isEqualTo(before);

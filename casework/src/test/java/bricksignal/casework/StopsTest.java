@@ -49,6 +49,16 @@ class StopsTest {
         };
     }
 
+    /** An instrument that reads a quarter of what burns stops, whatever it read before; less does not. */
+    @Test
+    void dangerThatIsMeasuredStops() {
+        CaseUnit leak = Units.shipped("f18-leak");
+        assertThat(Units.with(leak, new Entry.TestReading("sniffed", "24")).stops()).isEmpty();
+        Case late = Units.with(leak, new Entry.TestReading("sniffed", "0"), new Entry.TestReading("sniffed", "40"));
+        assertThat(late.stops()).containsOnlyKeys(Stop.REFRIGERANT);
+        assertThat(Units.belief(late, "refrigerant-out")).as("the first zero does not explain it away").isGreaterThan(Units.belief(late, "sensor-drifts"));
+    }
+
     /** Told by a person: it stands, forbids what it must, blocks the end as fixed, and goes by what was done and by nothing else. */
     @ParameterizedTest
     @EnumSource(Stop.class)

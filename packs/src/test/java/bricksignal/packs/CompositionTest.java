@@ -187,7 +187,7 @@ class CompositionTest {
     @Test
     void missingAssemblyOpenPortAndUnknownValueAreToldAllAtOnceWithTheirLines() {
         String family = spoilt("assembly: inducer, ports: {line: L1, out: IND, neutral: N}", "assembly: inducerr, ports: {line: L1, out: IND}")
-                .replace("ports: {common: C, ground: chassis}", "ports: {common: C}, values: {omhs: 3}");
+                .replace("flame-sense, ports: {ground: chassis}", "flame-sense, values: {omhs: 3}");
         List<PackProblem> problems = problems(family, Map.of());
         assertThat(problems).hasSize(3);
         assertThat(problems).anySatisfy(p -> assertThat(p.reason()).contains("no assembly 'inducerr'"))
@@ -224,7 +224,7 @@ class CompositionTest {
 
     @Test
     void problemInsideAnAssemblyNamesItAndTheLineThatUsesIt() {
-        assertThat(problems(spoilt("flame-sense, ports: {common: C,", "flame-sense, ports: {common: nowhere,"), Map.of())).isNotEmpty()
+        assertThat(problems(spoilt("flame-sense, ports: {ground: chassis", "flame-sense, ports: {ground: nowhere"), Map.of())).isNotEmpty()
                 .anySatisfy(p -> assertThat(p.toString()).contains("assemblies/flame-sense.yaml, used in line " + (FURNACE.substring(0,
                         FURNACE.indexOf("  flame-sense: {")).split("\n", -1).length)));
     }

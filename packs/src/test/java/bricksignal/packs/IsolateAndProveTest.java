@@ -188,7 +188,8 @@ class IsolateAndProveTest {
         Diagnosis never = Diagnosis.of(PACK, List.of(new Observation.Event("gas", true, at + 0.3),
                 new Observation.NotSeen("flame", at + 20)));
         double sensing = seen.belief(F1.place("rod-coated")) + seen.belief(F1.place("rod-wire-off"))
-                + seen.belief(F1.place("burner-unground")) + seen.belief(F1.place("board-flame-deaf"));
+                + seen.belief(F1.place("burner-unground")) + seen.belief(F1.place("board-flame-deaf"))
+                + seen.belief(F1.place("line-swapped")) + seen.belief(F1.place("ground-open"));
         assertThat(sensing).isGreaterThan(0.85);
         assertThat(never.belief(F1.place("rod-coated"))).isLessThan(0.02);
         assertThat(never.belief(F1.place("igniter-open")) + never.belief(F1.place("gas-shut"))

@@ -292,8 +292,8 @@ public final class Safety {
         if (check.sense() == Test.Sense.FEEL && (model.dangers().burns() || devices.contains(Device.COMPRESSOR))) {
             hazards.add(Hazard.HOT);
         }
-        if (check.change().kind() == Change.Kind.WIRE_OFF) {
-            hazards.add(Hazard.DEAD_WORK);   // whatever is on afterwards, a wire comes off and goes back dead
+        if (check.change().kind() == Change.Kind.WIRE_OFF || check.change().kind() == Change.Kind.PLUG_OFF) {
+            hazards.add(Hazard.DEAD_WORK);   // whatever is on afterwards, a wire or a plug comes off and goes back dead
         }
         if (check.change().kind() == Change.Kind.BRIDGE) {
             hazards.add(Hazard.BRIDGE);

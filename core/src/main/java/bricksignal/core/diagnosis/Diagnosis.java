@@ -22,6 +22,7 @@ public final class Diagnosis {
     private static final double UNKNOWN_PRIOR = 0.02;
     private static final double DOUBT = 0.02;
     private static final double DECIDED = 0.5;
+    private static final int DANGER_TIMES = 3;
     /** An entry of a map that keeps its order with a number, in the belief and in the ranking. */
     private static final long BYTES_OF_A_BELIEF = 88;
     /** An entry of a map with a sum, for each failure that no list names and each pair. */
@@ -243,7 +244,8 @@ public final class Diagnosis {
                 last = o;
             }
         }
-        int most = times == 1 && odd().contains(last) ? 2 : WatchTest.most(test);
+        boolean danger = pack.model().dangers().levels().containsKey(test.id());   // one zero of what is dangerous is not enough
+        int most = times == 1 && odd().contains(last) ? 2 : danger ? DANGER_TIMES : WatchTest.most(test);
         return times >= most;
     }
 

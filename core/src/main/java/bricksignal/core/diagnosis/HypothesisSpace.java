@@ -22,7 +22,7 @@ public final class HypothesisSpace {
     static final double PAIRS = 0.03;
 
     /** Share that all failures have together which the pack does not list, beside those it does (from memory). */
-    private static final double UNLISTED = 0.02;
+    private static final double UNLISTED = 0.015;
 
     /** Of the faults that have a size so many have gone only half as far as the pack has them (from memory). */
     private static final double MILDER = 0.15;
@@ -173,11 +173,6 @@ public final class HypothesisSpace {
     /** What the run of a hypothesis takes with it, elements by id. */
     private Set<String> takes(HypothesisId id) {
         return takes.getOrDefault(get(id).run(), Set.of());
-    }
-
-    /** True for a listed fault that may have gone less far than its pack has it, and for that form of it. */
-    boolean hasASize(Hypothesis h) {
-        return listed.containsKey(new HypothesisId.Milder(h.fault().id()));
     }
 
     /** The elements of a part, by id. */

@@ -27,12 +27,8 @@ public final class Predictions {
     private static final double UNTOLD = 0.05;
     private static final double ANYTHING = 0.5;
     private static final double AS_FAR_AS_IT_IS_RUN = 0.5;
-    /** The same of a listed one: its pack says how far it mostly goes. */
-    private static final double LISTED_AS_FAR = 0.8;
-    private static final double ON_THE_WAY = 0.6;
-    private static final double ON_THE_WAY_SPREAD = 0.2;
     /** What is dangerous to breathe is not everywhere and not always where it is measured: one zero does not say that there is none (from memory). */
-    private static final double DANGER_SHOWS = 0.7;
+    private static final double DANGER_SHOWS = 0.8;
     /** A map's entry, and a number where it is no other's. */
     private static final long BYTES_OF_A_FREE_NUMBER = 72;
 
@@ -135,8 +131,7 @@ public final class Predictions {
         if (model.dangers().levels().containsKey(reading.id())) {
             return new Prediction.Sometimes(present, absent, DANGER_SHOWS);
         }
-        return h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize) ? ofUnknownSize(present, absent)
-                : space.hasASize(h) ? lessFar(present, absent) : present;
+        return h.unlisted() && h.fault().effects().stream().anyMatch(Predictions::hasASize) ? ofUnknownSize(present, absent) : present;
     }
 
     private Prediction.Number number(HypothesisId run, Test.Reading reading) {
@@ -213,12 +208,6 @@ public final class Predictions {
                 Math.hypot(present.sigma(), (present.mean() - nominal.mean()) / 2)), AS_FAR_AS_IT_IS_RUN);
     }
 
-    /** A listed fault that has a size has mostly gone as far as it is run; else somewhere on the way there, seldom hardly at all. */
-    private static Prediction lessFar(Prediction.Number present, Prediction.Number nominal) {
-        double way = present.mean() - nominal.mean();
-        return Double.isInfinite(way) || Double.isNaN(way) ? present : new Prediction.Sometimes(present, new Prediction.Number(nominal.mean() + way * ON_THE_WAY,
-                Math.hypot(present.sigma(), way * ON_THE_WAY_SPREAD)), LISTED_AS_FAR);
-    }
 
     /** What a check shows that the pack explains for its own faults only: reseating its pin tells, a look may show anything. */
     private double untold(Fault failure, Test.Check check) {

@@ -97,6 +97,15 @@ class TimeTest {
         assertThat(start.likelihood(new Observation.Visited(0, null, true), STAYS)).isCloseTo(0.4, within(1e-12));
     }
 
+    /** A part that was changed and did not cure is let go, the longer ago the less. */
+    @Test
+    void changedWithoutCureLetsThePartGo() {
+        HypothesisId changed = new HypothesisId.Single("open-1");
+        assertThat(start.likelihood(new Observation.Visited(0, "wire-1", false, true), changed)).isCloseTo(0.05, within(1e-12));
+        assertThat(start.likelihood(new Observation.Visited(30, "wire-1", false, true), changed)).isCloseTo(1 - 0.95 / Math.E, within(1e-12));
+        assertThat(start.likelihood(new Observation.Visited(0, "wire-1", false, true), STAYS)).isEqualTo(1);
+    }
+
     private static UnitModel withOnset(double minutes) {
         UnitModel model = ChainUnit.model(3, 0.5);
         return model.with(model.faults().stream().map(f -> new bricksignal.core.unit.Fault(f.id(), f.label(), f.kind(), f.part(), f.weight(),

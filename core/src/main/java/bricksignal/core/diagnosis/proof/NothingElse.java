@@ -62,7 +62,7 @@ final class NothingElse {
         List<ProofItem> items = new ArrayList<>();
         for (Map.Entry<HypothesisId, Double> other : fits(named.blamesBoard())) {
             Hypothesis rival = pack.space().get(other.getKey());
-            boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect)));
+            boolean elsewhere = rival.fault().effects().stream().noneMatch(effect -> own.contains(place(effect))) || doesTheSame(named, rival);
             if (other.getValue() > asWell && elsewhere && items.size() < MOST) {
                 List<String> tests = new Log(diagnosis).cheapest(test -> !diagnosis.answered(test) && !repairsOrWaits(test)
                         && pack.predictions().outcomes(test).common(leader, diagnosis.now(pack.space().cause(other.getKey()))) < TOLD_APART);
@@ -82,10 +82,19 @@ final class NothingElse {
     private List<Map.Entry<HypothesisId, Double>> fits(boolean board) {
         Map<HypothesisId, Double> fits = new LinkedHashMap<>();
         diagnosis.unlisted().forEach((id, odds) -> fits.put(id, odds / pack.space().get(id).prior()));
-        if (board) {
+        if (!board) {
+            Hypothesis named = pack.space().get(diagnosis.leader());
+            pack.space().faults().stream().filter(h -> doesTheSame(named, h)).map(h -> pack.space().get(diagnosis.now(h.id())))
+                    .forEach(h -> fits.put(h.id(), diagnosis.belief(h.id()) / h.prior()));
+        } else {
             pack.space().faults().stream().map(h -> pack.space().get(diagnosis.now(h.id()))).forEach(h -> fits.put(h.id(), diagnosis.belief(h.id()) / h.prior()));
         }
         return fits.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed()).toList();
+    }
+
+    /** True where another part fails in the same way at the same place: a terminal and the joint behind it, a cable and what was wired into it. */
+    private static boolean doesTheSame(Hypothesis named, Hypothesis rival) {
+        return rival.fault().effects().equals(named.fault().effects()) && !named.fault().effects().isEmpty() && rival.parts().stream().noneMatch(named.parts()::contains);
     }
 
     private static boolean repairsOrWaits(Test test) {
