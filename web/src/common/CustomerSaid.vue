@@ -29,6 +29,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
           :key="s.test + s.yes"
           type="button"
           class="key"
+          :data-statement="s.test"
           :aria-pressed="said(s)"
           :disabled="disabled"
           @click="emit('toggle', s)"
@@ -37,7 +38,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
         </button>
       </div>
     </template>
-    <details v-if="rest.length" :open="!first.length">
+    <details v-if="rest.length">
       <summary>What else did the customer notice?</summary>
       <div class="keys" data-test="more-said">
         <button
@@ -45,6 +46,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
           :key="s.test + s.yes"
           type="button"
           class="key"
+          :data-statement="s.test"
           aria-pressed="false"
           :disabled="disabled"
           @click="emit('toggle', s)"

@@ -28,10 +28,11 @@ class ToolsAndSettingsTest {
         try (Browser browser = new Browser(server.url(), 390, 844)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/before");
-            browser.press("[data-test=complaints] button:nth-of-type(2)");
+            browser.press("[data-test=complaints] summary");
+            browser.press("[data-statement='complaint.cooling']");
             browser.waitFor(() -> browser.shows("[data-test=complaints] button[aria-pressed=true]"));
             browser.waitFor(() -> ines.opened(visit).get("page").get("suspects").get(0).get("label").asString().contains("Y wire"));
-            browser.press("[data-test=complaints] button:nth-of-type(2)");
+            browser.press("[data-statement='complaint.cooling']");
             browser.waitFor(() -> !ines.opened(visit).get("page").get("suspects").get(0).get("label").asString().contains("Y wire"));
         }
     }
