@@ -1,11 +1,13 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.unit.Test;
+import bricksignal.core.unit.common.CommonFailures;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -227,8 +229,15 @@ public final class Diagnosis {
         return known;
     }
 
-    /** True if a test can be made on this visit: a swap needs another unit of the site, of the same kind, that runs well. */
+    /**
+     * True if a test can be made on this visit: a swap needs another unit of the site, of the same kind, that runs well, and what is put right for a try was found
+     * before.
+     */
     public boolean possible(Test test) {
+        Optional<String> premise = CommonFailures.premise(test);
+        if (premise.isPresent()) {
+            return observations.stream().anyMatch(o -> o instanceof Observation.Answer answer && answer.yes() && answer.test().id().equals(premise.get()));
+        }
         return !(test instanceof Test.Check check && check.sense() == Test.Sense.SWAP)
                 || observations.stream().anyMatch(o -> o instanceof Observation.Twin twin && !twin.sameSymptom() && twin.sameKind());
     }

@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.plan;
 
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import java.util.List;
@@ -95,9 +96,14 @@ public final class Proposal {
         return other.dominates(this) || other.looksBefore(this) || other.isDoneBefore(this);
     }
 
-    /** True where something that is done at once separates well, and the other would be waited for. Common practice; the figures are ours. */
+    /**
+     * True where something that is done at once separates well, and the other would be waited for, or is a cord on a load or a part changed where a look or a meter
+     * tells. Common practice; the figures are ours.
+     */
     private boolean isDoneBefore(Proposal other) {
-        return other.waits > LONG_WAIT_MINUTES && waits <= LONG_WAIT_MINUTES && cost < other.cost && bits >= SEPARATES_BITS;
+        boolean waited = other.waits > LONG_WAIT_MINUTES && waits <= LONG_WAIT_MINUTES;
+        boolean dares = other.risk() > 1 && risk() <= 1;
+        return (waited || dares) && cost < other.cost && bits >= SEPARATES_BITS;
     }
 
     /** True if this one costs no more, dares no more and tells at least as much, and is better in one of it. */
@@ -121,8 +127,11 @@ public final class Proposal {
         if (!(test instanceof Test.Check check)) {
             return test instanceof Test.Sequence ? 0 : 1;
         }
+        if (check.change().kind() == Change.Kind.FED) {
+            return 2;
+        }
         return switch (check.sense()) {
-            case LOOK, SMELL, HEAR, CYCLES, WARM, ASK -> 0;
+            case LOOK, SMELL, HEAR, CYCLES, WARM, ASK, COMPLAINT -> 0;
             case SWAP, SUBSTITUTE -> 2;
             default -> 1;
         };

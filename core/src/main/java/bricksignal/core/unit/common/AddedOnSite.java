@@ -19,6 +19,9 @@ import java.util.Map;
  */
 final class AddedOnSite {
 
+    static final String FAR_OFF = "far-off.";
+    static final String SEE = "see-added.";
+
     private static final double IN_LINE_WEIGHT = 0.3;
     private static final double ACROSS_WEIGHT = 0.4;
     private static final double LOOK_FINDS = 0.9;
@@ -80,8 +83,8 @@ final class AddedOnSite {
         lifted.put(inTheCable.id(), Gathered.LOOK_SEES);
         lifted.put(id, Gathered.LOOK_SEES);
         check("lift." + inTheCable.id(), Message.of("test.lift", one, other), lifted, Message.of("change.lift", one, other));
-        check("far-off." + inTheCable.id(), Message.of("test.far-off", one, other), Map.of(id, Gathered.LOOK_SEES), Message.of("change.far-off", one, other));
-        gathered.check(new Test.Check("see-added." + inTheCable.id(), Message.of("test.see-added", one, other), Test.Sense.LOOK, gathered.found(), null,
+        check(FAR_OFF + inTheCable.id(), Message.of("test.far-off", one, other), Map.of(id, Gathered.LOOK_SEES), Message.of("change.far-off", one, other));
+        gathered.check(new Test.Check(SEE + inTheCable.id(), Message.of("test.see-added", one, other), Test.Sense.LOOK, gathered.found(), null,
                 Map.of(id, LOOK_FINDS), IS_THERE_ANYWAY, SEE_MINUTES, "", Change.NONE));
     }
 

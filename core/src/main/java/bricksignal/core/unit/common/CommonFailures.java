@@ -2,6 +2,7 @@ package bricksignal.core.unit.common;
 
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
@@ -54,6 +55,15 @@ public final class CommonFailures {
 
     private static boolean has(UnitModel model, String part) {
         return model.parts().stream().anyMatch(p -> p.id().equals(part));
+    }
+
+    /**
+     * The look whose yes a test stands on: nobody puts a wire back that was not found off, takes out what was not found left in, or disconnects what was not found
+     * added. Empty for a test that stands on nothing.
+     */
+    public static Optional<String> premise(Test test) {
+        return test.id().startsWith(LeftBehind.GONE) ? Optional.of("see-" + test.id().substring(LeftBehind.GONE.length()))
+                : test.id().startsWith(AddedOnSite.FAR_OFF) ? Optional.of(AddedOnSite.SEE + test.id().substring(AddedOnSite.FAR_OFF.length())) : Optional.empty();
     }
 
     /**

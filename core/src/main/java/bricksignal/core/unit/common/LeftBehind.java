@@ -16,6 +16,7 @@ import java.util.Map;
 final class LeftBehind {
 
     static final String ACROSS = "see-left.";
+    static final String GONE = "gone.";
 
     private static final double LEFT_WEIGHT = 0.4;
     /** A test cord is taken along when its owner goes; a jumper stays. */
@@ -60,7 +61,7 @@ final class LeftBehind {
         String id = "left." + c.id();
         gathered.fault(id, label, CommonFailures.LEFT, weight, 0, List.of(new Effect.OnElement(c.id(), Effect.Mode.CLOSED, 0)), "failure.remedy.left");
         gathered.check(ACROSS + c.id(), look, Test.Sense.LOOK, gathered.found(), Map.of(id, Gathered.LOOK_SEES), LOOK_MINUTES);
-        gathered.check(new Test.Check("gone." + id, Message.of("test.gone-left"), Test.Sense.TRY, gathered.found(), null, Map.of(id, Gathered.LOOK_SEES),
+        gathered.check(new Test.Check(GONE + id, Message.of("test.gone-left"), Test.Sense.TRY, gathered.found(), null, Map.of(id, Gathered.LOOK_SEES),
                 Gathered.BY_CHANCE, GONE_MINUTES, "", new Change(Change.Kind.TAKEN_OUT, c.id(), Message.NOTHING)));
     }
 
@@ -73,7 +74,7 @@ final class LeftBehind {
         Map<String, Double> tells = new LinkedHashMap<>(Map.of(id, Gathered.LOOK_SEES));
         gathered.faults().stream().filter(fault -> !fault.id().equals(id) && Gathered.touches(fault, wire.id())).forEach(f -> tells.put(f.id(), LOOK_BROKEN));
         gathered.check("see-off." + wire.id(), Message.of("test.see-off", label, other), Test.Sense.LOOK, gathered.found(), tells, LOOK_MINUTES);
-        gathered.check("gone." + id, Message.of("test.gone-off"), Test.Sense.TRY, gathered.found(), Map.of(id, Gathered.LOOK_SEES), GONE_MINUTES);
+        gathered.check(GONE + id, Message.of("test.gone-off"), Test.Sense.TRY, gathered.found(), Map.of(id, Gathered.LOOK_SEES), GONE_MINUTES);
     }
 
     /** True for a wire that ends on a terminal where a board senses a call, and that carries current. */
