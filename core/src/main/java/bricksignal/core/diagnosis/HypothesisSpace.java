@@ -22,7 +22,10 @@ public final class HypothesisSpace {
     static final double PAIRS = 0.03;
 
     /** Share that all failures have together which the pack does not list, beside those it does (from memory). */
-    private static final double UNLISTED = 0.015;
+    private static final double UNLISTED = 0.02;
+
+    /** Of one of them at most: where the list leaves little out, less is left (from memory). */
+    private static final double MOST_UNLISTED = 0.0015;
 
     /** Of the faults that have a size so many have gone only half as far as the pack has them (from memory). */
     private static final double MILDER = 0.15;
@@ -183,8 +186,9 @@ public final class HypothesisSpace {
     /** A hypothesis as it stands when that was done to the unit and seen of it: of a cause that took something with it, gone until it is renewed. */
     public HypothesisId standing(HypothesisId id, Standing standing) {
         HypothesisId left = after(id, standing);
-        if (left instanceof HypothesisId.Pair) {
-            return left;
+        if (left instanceof HypothesisId.Pair pair) {
+            return cured(model.fault(pair.one()), standing.renewed()) ? standing(new HypothesisId.Single(pair.other()), standing)
+                    : cured(model.fault(pair.other()), standing.renewed()) ? standing(new HypothesisId.Single(pair.one()), standing) : left;
         }
         if (!standing.renewed().containsAll(takes(left))) {
             return new HypothesisId.Spent(left);
@@ -233,7 +237,7 @@ public final class HypothesisSpace {
         List<Hypothesis> made = new ArrayList<>();
         for (Fault failure : failures) {
             Hypothesis hypothesis = new Hypothesis(new HypothesisId.Unlisted(failure.id()), List.of(failure),
-                    List.of(UnlistedFailures.part()), 1, UNLISTED / failures.size());
+                    List.of(UnlistedFailures.part()), 1, Math.min(UNLISTED / failures.size(), MOST_UNLISTED));
             further.put(hypothesis.id(), hypothesis);
             made.add(hypothesis);
         }

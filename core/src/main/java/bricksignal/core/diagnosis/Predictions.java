@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
@@ -177,6 +178,12 @@ public final class Predictions {
         }
         if (check.renews().filter(element -> h.faults().size() == 1 && space.cures(element, h.fault())).isPresent()) {
             return 1 - check.otherwise();
+        }
+        if (check.renews().isPresent() && h.id() instanceof HypothesisId.Pair pair) {
+            HypothesisId without = space.standing(pair, new Standing(Set.of(), false, Set.of(check.renews().get())));
+            if (!without.equals(pair)) {
+                return asItStands(space.get(space.cause(without)), check);
+            }
         }
         double told = -1;
         for (Fault fault : h.id() instanceof HypothesisId.Renewed ? List.<Fault>of() : h.faults()) {

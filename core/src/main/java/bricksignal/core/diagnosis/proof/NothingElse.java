@@ -94,7 +94,7 @@ final class NothingElse {
 
     /** True where another part fails in the same way at the same place: a terminal and the joint behind it, a cable and what was wired into it. */
     private static boolean doesTheSame(Hypothesis named, Hypothesis rival) {
-        return rival.fault().effects().equals(named.fault().effects()) && !named.fault().effects().isEmpty() && rival.parts().stream().noneMatch(named.parts()::contains);
+        return rival.fault().effects().containsAll(named.fault().effects()) && !named.fault().effects().isEmpty() && rival.parts().stream().noneMatch(named.parts()::contains);
     }
 
     private static boolean repairsOrWaits(Test test) {

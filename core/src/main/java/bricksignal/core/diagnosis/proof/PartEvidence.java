@@ -8,6 +8,7 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
@@ -27,6 +28,8 @@ final class PartEvidence {
     private final Fault fault;
     private final List<Element> elements = new ArrayList<>();
     private final List<Element> loads;
+    /** A joint of a board behind a plug: only touching and looking tell it from the terminal before it. */
+    private final boolean joint;
     private final Set<String> causes = new LinkedHashSet<>();
 
     PartEvidence(CompiledPack pack, Fault fault) {
@@ -41,6 +44,8 @@ final class PartEvidence {
                 causes.add("action." + on.action());
             }
         }
+        Part part = pack.model().parts().stream().filter(p -> p.id().equals(fault.part())).findFirst().orElseThrow();
+        this.joint = part.kind() == Part.Kind.BOARD && !BoardProof.isInside(fault, part);
         this.loads = (elements.isEmpty() ? elementsOf(fault.part()) : elements).stream().filter(PartEvidence::consumes).toList();
     }
 
@@ -55,6 +60,9 @@ final class PartEvidence {
 
     /** True if the test is made at the part. */
     boolean isAtThePart(Test test) {
+        if (joint) {
+            return test instanceof Test.Check check && check.tells().containsKey(fault.id()) && check.sense() != Test.Sense.RESEAT;
+        }
         if (test instanceof Test.Check check) {
             return check.tells().containsKey(fault.id()) && check.sense() != Test.Sense.SUBSTITUTE
                     || check.when() != null && check.when().names().stream().anyMatch(causes::contains)
