@@ -22,7 +22,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
 <template>
   <div class="said" data-test="customer-said">
     <template v-if="first.length">
-      <span id="q-understood">Understood</span>
+      <span id="q-understood">Understood. Tap what is not so.</span>
       <div class="keys" role="group" aria-labelledby="q-understood" data-test="understood">
         <button
           v-for="s in first"
@@ -38,8 +38,8 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
         </button>
       </div>
     </template>
-    <details v-if="rest.length">
-      <summary>What else did the customer notice?</summary>
+    <details v-if="rest.length" class="more">
+      <summary class="key quiet">What else did the customer notice?</summary>
       <div class="keys" data-test="more-said">
         <button
           v-for="s in rest"
@@ -68,10 +68,15 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
   flex-wrap: wrap;
   gap: 0.5rem;
 }
+.keys [aria-pressed='true'] {
+  background: var(--paper-2);
+  border-width: 4px;
+}
+.more .keys {
+  margin-top: 0.5rem;
+}
 summary {
-  min-height: 2.75rem;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
+  width: fit-content;
+  list-style: none;
 }
 </style>
