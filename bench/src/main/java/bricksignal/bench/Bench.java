@@ -26,7 +26,8 @@ public final class Bench {
         String what = words.isEmpty() || words.get(0).startsWith("--") ? "diagnosis" : words.get(0);
         Map<String, Object> result = switch (what) {
             case "diagnosis" -> DiagnosisBench.run(seed, option(words, "--pack", ""), words.contains("--wrong"), words.contains("--advice"));
-            case "strangers" -> StrangersBench.run(seed, option(words, "--pack", ""), words.contains("--usual"), words.contains("--wrong"));
+            case "strangers" -> StrangersBench.run(seed, words.contains("--least-usual") ? Chosen.leastUsual() : Chosen.compositions(option(words, "--pack", "")), words.contains("--usual"),
+                    words.contains("--withheld"), words.contains("--wrong"));
             case "learning" -> LearningBench.run(seed, option(words, "--pack", ""));
             case "exact" -> ExactBench.run(seed);
             case "speed" -> SpeedBench.run(seed);

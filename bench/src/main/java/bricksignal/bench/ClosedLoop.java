@@ -23,6 +23,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 
 /** Whole visits against the virtual unit: by our advice, and by the habits it competes with. */
@@ -63,8 +64,8 @@ final class ClosedLoop {
     }
 
     /** The advice leads until it has no more to ask. */
-    Visit visited(Technician technician) {
-        Measured m = measure(technician, Diagnosis.of(pack, technician.lamps()));
+    Visit visited(Technician technician, Random customer) {
+        Measured m = measure(technician, Diagnosis.of(pack, technician.found(customer)));
         return new Visit(m.diagnosis(), ProofGate.verdict(m.diagnosis(), policy.school()), m.tests(), m.minutes());
     }
 

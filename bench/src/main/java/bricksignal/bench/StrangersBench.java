@@ -18,12 +18,15 @@ import java.util.Map;
 import java.util.Random;
 
 /**
- * {@code bin/bench strangers --seed N [--pack ID] [--usual] [--wrong]}: visits to units that do not share our model, by people who do
- * not share our error model. Shares are 0 to 1, each visit weighted by the prior of its fault.
+ * {@code bin/bench strangers --seed N [--pack ID] [--usual] [--least-usual] [--withheld] [--wrong]}: visits to units that do not share our model, by people who do
+ * not share our error model. The customer has told two things, or nobody is there to ask. Shares are 0 to 1, each visit weighted by the prior of its fault.
  */
 final class StrangersBench {
 
     private static final int VISITS = 3;
+    /** What a customer tells unasked, so many things that are so, as far as he is right. */
+    private static final int TOLD = 2;
+    private static final double LEAST_GONE = 0.5;
 
     /** Sums over visits. */
     private static final class Sums {
@@ -65,11 +68,11 @@ final class StrangersBench {
     private StrangersBench() {
     }
 
-    static Map<String, Object> run(long seed, String only, boolean usual, boolean showWrong) {
+    static Map<String, Object> run(long seed, List<Composition> compositions, boolean usual, boolean withheld, boolean showWrong) {
         Policy policy = Policy.defaults().with(usual ? School.USUAL : School.STRICT);
         Sums all = new Sums();
         Map<String, Object> packs = new LinkedHashMap<>();
-        for (Composition composition : Chosen.compositions(only)) {
+        for (Composition composition : compositions) {
             Sums sums = new Sums();
             CompiledPack pack = CompiledPack.of(PackReader.read(Chosen.text(composition)), ErrorModel.defaults());
             ClosedLoop loop = new ClosedLoop(pack, policy);
@@ -77,7 +80,7 @@ final class StrangersBench {
             int n = 0;
             for (Hypothesis fault : pack.space().faults()) {
                 for (int visit = 0; visit < VISITS; visit++) {
-                    visit(pack, loop, strangers, fault, new Random(seed * 1_000_003 + n++ * 7919L), List.of(sums, all), showWrong);
+                    visit(pack, loop, strangers, fault, seed * 1_000_003 + n++ * 7919L, withheld, List.of(sums, all), showWrong);
                 }
             }
             packs.put(Chosen.name(composition), sums.figures());
@@ -91,12 +94,13 @@ final class StrangersBench {
         return result;
     }
 
-    private static void visit(CompiledPack pack, ClosedLoop loop, Strangers strangers, Hypothesis fault, Random random, List<Sums> sums,
+    private static void visit(CompiledPack pack, ClosedLoop loop, Strangers strangers, Hypothesis fault, long seed, boolean withheld, List<Sums> sums,
             boolean showWrong) {
+        Random random = new Random(seed);
         UnitModel kind = strangers.kind(random);
         Technician stranger = new Technician(pack, fault.id(), random, kind, Strangers.drawn(kind, random),
-                Habits.stranger(0.3 + 1.2 * random.nextDouble()));
-        ClosedLoop.Visit visit = loop.visited(stranger);
+                Habits.stranger(0.3 + 1.2 * random.nextDouble(), withheld ? -1 : TOLD), felt(pack, fault, random));
+        ClosedLoop.Visit visit = loop.visited(stranger, new Random(~seed));
         Verdict verdict = visit.verdict();
         List<Part> named = pack.space().get(verdict.leader()).parts();
         boolean right = named.contains(fault.part()) || verdict.group().stream().map(h -> pack.space().get(h)).map(Hypothesis::part)
@@ -111,6 +115,13 @@ final class StrangersBench {
             visit.diagnosis().observations().forEach(seen -> System.out.printf("    %8.2g times as likely as in truth: %s%n",
                     visit.diagnosis().likelihood(seen, leader) / visit.diagnosis().likelihood(seen, fault.id()), told(seen)));
         }
+    }
+
+    /** How far the fault has gone: anywhere from half the way on, where somebody would call about half. */
+    private static double felt(CompiledPack pack, Hypothesis fault, Random random) {
+        double gone = LEAST_GONE + (1 - LEAST_GONE) * random.nextDouble();
+        HypothesisId half = new HypothesisId.Milder(fault.fault().id());
+        return pack.space().considered().stream().anyMatch(h -> h.id().equals(half)) && !pack.runs().fails(half) ? 1 : gone;
     }
 
     private static String told(Observation seen) {

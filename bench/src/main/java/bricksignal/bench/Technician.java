@@ -5,6 +5,7 @@ import bricksignal.core.board.Machine;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
@@ -17,6 +18,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,6 +27,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Measures a virtual unit with one fault in it, or two, or an intermittent one, after habits of his own. The values of the unit itself differ from those of the model within the parts' tolerance. Repairs take the
@@ -50,6 +53,7 @@ final class Technician {
     private final Map<String, Double> moments = new LinkedHashMap<>();
     private final Machine machine;
     private final Habits habits;
+    private final double extent;
     private boolean failing;
 
     Technician(CompiledPack pack, HypothesisId truth, long seed) {
@@ -60,10 +64,15 @@ final class Technician {
         this.machine = varied(model.machine());
         this.nominal = VirtualUnit.of(model, machine);
         this.habits = Habits.KNOWN;
+        this.extent = 1;
     }
 
-    /** Somebody else, at a unit that is not the one of the pack. */
-    Technician(CompiledPack pack, HypothesisId truth, Random random, UnitModel kind, Machine machine, Habits habits) {
+    /**
+     * Somebody else, at a unit that is not the one of the pack.
+     *
+     * @param extent how far the fault has gone on its way to what the pack says of it, above 0, at most 1
+     */
+    Technician(CompiledPack pack, HypothesisId truth, Random random, UnitModel kind, Machine machine, Habits habits, double extent) {
         this.pack = pack;
         this.model = kind;
         this.truth = pack.space().get(truth);
@@ -71,6 +80,7 @@ final class Technician {
         this.machine = machine;
         this.nominal = VirtualUnit.of(kind, machine);
         this.habits = habits;
+        this.extent = extent;
     }
 
     Hypothesis truth() {
@@ -92,6 +102,19 @@ final class Technician {
             }
         }
         return left;
+    }
+
+    /** What the customer tells, and then every lamp of the unit as found. */
+    List<Observation> found(Random customer) {
+        List<Test.Check> questions = pack.catalogue().tests().stream().filter(CustomerTest::asks).map(Test.Check.class::cast).collect(Collectors.toCollection(ArrayList::new));
+        List<Observation> found = new ArrayList<>();
+        if (habits.told() < 0) {
+            questions.forEach(question -> found.add(new Observation.Unable(question, Observation.Unable.Why.TOOL)));
+        }
+        Collections.shuffle(questions, customer);
+        questions.stream().filter(question -> customer.nextDouble() < told(question)).limit(Math.max(0, habits.told())).forEach(question -> found.add(new Observation.Answer(question, true)));
+        found.addAll(lamps());
+        return found;
     }
 
     /** Every lamp of the unit as found. */
@@ -163,10 +186,7 @@ final class Technician {
     /** What a check tells of a fault by the pack's probability, what it asks of the process by the unit itself. */
     private double chance(Test.Check check, Moment moment, VirtualUnit unit, double at) {
         if (check.sense().onlyAsks()) {
-            boolean gone = left().isEmpty();
-            HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1
-                    ? pack.space().single(left().get(0).id()) : truth.id();
-            return ((Prediction.Chance) pack.predictions().of(check, id)).yes();
+            return told(check);
         }
         double told = -1;
         for (Fault fault : left()) {
@@ -183,6 +203,13 @@ final class Technician {
         }
         double share = unit.share(check.when(), moment.scenario(), at, moment.span());
         return check.otherwise() + share * (1 - 2 * check.otherwise());
+    }
+
+    /** What people say who know the unit: by the pack. */
+    private double told(Test.Check question) {
+        boolean gone = left().isEmpty();
+        HypothesisId id = gone ? pack.space().nothing() : truth.faults().size() > 1 && left().size() == 1 ? pack.space().single(left().get(0).id()) : truth.id();
+        return ((Prediction.Chance) pack.predictions().of(question, id)).yes();
     }
 
     /** Whether a switch stands elsewhere than it left the factory, whatever times this board makes of it. */
@@ -223,7 +250,7 @@ final class Technician {
         return units.computeIfAbsent(faults.toString() + gone, key -> {
             Machine faulty = machine;
             for (Fault fault : faults) {
-                faulty = fault.in(faulty);
+                faulty = (extent < 1 ? fault.partly(machine, extent).orElse(fault) : fault).in(faulty);
             }
             for (String element : gone) {
                 faulty = new Effect.OnElement(element, Effect.Mode.OPEN, 0).apply(faulty);

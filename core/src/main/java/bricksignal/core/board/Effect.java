@@ -13,11 +13,12 @@ public sealed interface Effect {
     Machine apply(Machine machine);
 
     /**
-     * The same gone half as far, on the scale on which it goes; empty where it is there or is not: a broken wire, a part in place or out.
+     * The same gone a share of its way, on the scale on which it goes; empty where it is there or is not: a broken wire, a part in place or out.
      *
      * @param nominal the machine in good order
+     * @param share of the way, above 0, at most 1
      */
-    default Optional<Effect> milder(Machine nominal) {
+    default Optional<Effect> partly(Machine nominal, double share) {
         return Optional.empty();
     }
 
@@ -54,10 +55,10 @@ public sealed interface Effect {
         }
 
         @Override
-        public Optional<Effect> milder(Machine nominal) {
+        public Optional<Effect> partly(Machine nominal, double share) {
             return switch (mode) {
-                case SCALED -> Optional.of(new OnElement(element, mode, Math.sqrt(value)));
-                case RESISTIVE -> Optional.of(new OnElement(element, mode, value / 2));
+                case SCALED -> Optional.of(new OnElement(element, mode, Math.pow(value, share)));
+                case RESISTIVE -> Optional.of(new OnElement(element, mode, value * share));
                 case OPEN, CLOSED, SHORTED -> Optional.empty();
             };
         }
@@ -122,9 +123,9 @@ public sealed interface Effect {
         }
 
         @Override
-        public Optional<Effect> milder(Machine nominal) {
+        public Optional<Effect> partly(Machine nominal, double share) {
             double sound = Known.in(nominal.parameters(), parameter);
-            return yesOrNo(sound) && yesOrNo(value) ? Optional.empty() : Optional.of(new OnParameter(parameter, (sound + value) / 2));
+            return yesOrNo(sound) && yesOrNo(value) ? Optional.empty() : Optional.of(new OnParameter(parameter, sound + (value - sound) * share));
         }
 
         private static boolean yesOrNo(double value) {

@@ -230,10 +230,13 @@ public final class Diagnosis {
     }
 
     /**
-     * True if a test can be made on this visit: a swap needs another unit of the site, of the same kind, that runs well, and what is put right for a try was found
-     * before.
+     * True if a test can be made on this visit: nobody said that it cannot, a swap needs another unit of the site, of the same kind, that runs well, and what is
+     * put right for a try was found before.
      */
     public boolean possible(Test test) {
+        if (observations.stream().anyMatch(o -> o instanceof Observation.Unable unable && unable.covers(test))) {
+            return false;
+        }
         Optional<String> premise = CommonFailures.premise(test);
         if (premise.isPresent()) {
             return observations.stream().anyMatch(o -> o instanceof Observation.Answer answer && answer.yes() && answer.test().id().equals(premise.get()));

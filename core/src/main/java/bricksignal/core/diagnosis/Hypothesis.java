@@ -100,10 +100,10 @@ public record Hypothesis(HypothesisId id, List<Fault> faults, List<Part> parts, 
         return true;
     }
 
-    /** The machine with the faults in it. */
+    /** The machine with the faults in it; as it was made where what had died is new. */
     Machine in(Machine nominal) {
         Machine machine = nominal;
-        for (Fault fault : faults) {
+        for (Fault fault : id instanceof HypothesisId.Renewed ? List.<Fault>of() : faults) {
             machine = fault.in(machine);
         }
         for (String element : gone) {

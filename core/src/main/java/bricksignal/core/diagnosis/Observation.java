@@ -190,6 +190,31 @@ public sealed interface Observation {
         }
     }
 
+    /**
+     * A test that cannot be made here: it tells nothing of the unit, and the plan goes on without it and its like.
+     *
+     * @param test what was asked for
+     * @param why what is in the way
+     */
+    record Unable(Test test, Why why) implements Observation {
+
+        /** What is in the way of a test. */
+        public enum Why {
+            /** Nobody gets at the place. */
+            REACH,
+            /** There is no such thing on this unit: no tap, no sight glass, no test pin. */
+            FITTED,
+            /** The instrument, the part or the person that it takes is not there. */
+            TOOL
+        }
+
+        /** True for a test that the same is in the way of: the same; at the same place, or with the same kind of instrument. */
+        public boolean covers(Test other) {
+            return other.id().equals(test.id()) || test instanceof Test.Reading mine && other instanceof Test.Reading theirs
+                    && (why == Why.TOOL ? mine.mode() == theirs.mode() : mine.place().same(theirs.place()));
+        }
+    }
+
     /** A question answered. */
     record Answer(Test.Check test, boolean yes) implements Observation {
     }

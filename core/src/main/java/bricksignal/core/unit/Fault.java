@@ -26,6 +26,8 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
     /** Sorts of cause. */
     public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
 
+    private static final double HALF = 0.5;
+
     public Fault {
         effects = List.copyOf(effects);
         if (!(intermittent >= 0)) {
@@ -42,9 +44,18 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
 
     /** The same fault gone half as far: each of its effects that has a size; empty where none has, or where it is a thing somebody did. */
     public Optional<Fault> milder(Machine nominal) {
-        List<Effect> half = effects.stream().map(effect -> effect.milder(nominal).orElse(effect)).toList();
-        return kind != Kind.FAULT || half.equals(effects) ? Optional.empty()
-                : Optional.of(new Fault(id, label, kind, part, weight, half, remedy, shared, intermittent, onset));
+        return partly(nominal, HALF);
+    }
+
+    /**
+     * The same fault gone a share of its way, as {@link #milder}.
+     *
+     * @param share above 0, below 1
+     */
+    public Optional<Fault> partly(Machine nominal, double share) {
+        List<Effect> less = effects.stream().map(effect -> effect.partly(nominal, share).orElse(effect)).toList();
+        return kind != Kind.FAULT || less.equals(effects) ? Optional.empty()
+                : Optional.of(new Fault(id, label, kind, part, weight, less, remedy, shared, intermittent, onset));
     }
 
     /** The machine with this fault in it. */

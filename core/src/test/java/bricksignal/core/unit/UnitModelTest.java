@@ -124,9 +124,9 @@ class UnitModelTest {
     /** A fault half as far gone, on the scale on which it goes; what is there or is not has no half. */
     @Test
     void faultsGoHalfAsFarOnTheirScale() {
-        assertThat(new Effect.OnElement("pin", Effect.Mode.RESISTIVE, 40).milder(MODEL.machine())).contains(new Effect.OnElement("pin", Effect.Mode.RESISTIVE, 20));
-        assertThat(new Effect.OnElement("coil", Effect.Mode.SCALED, 0.25).milder(MODEL.machine())).contains(new Effect.OnElement("coil", Effect.Mode.SCALED, 0.5));
-        assertThat(new Effect.OnElement("pin", Effect.Mode.OPEN, 0).milder(MODEL.machine())).isEmpty();
+        assertThat(new Effect.OnElement("pin", Effect.Mode.RESISTIVE, 40).partly(MODEL.machine(), 0.5)).contains(new Effect.OnElement("pin", Effect.Mode.RESISTIVE, 20));
+        assertThat(new Effect.OnElement("coil", Effect.Mode.SCALED, 0.25).partly(MODEL.machine(), 0.5)).contains(new Effect.OnElement("coil", Effect.Mode.SCALED, 0.5));
+        assertThat(new Effect.OnElement("pin", Effect.Mode.OPEN, 0).partly(MODEL.machine(), 0.5)).isEmpty();
         assertThatThrownBy(() -> new Effect.OnElement("coil", Effect.Mode.RESISTIVE, 1).apply(MODEL.machine())).hasMessageContaining("cannot fail as RESISTIVE");
         assertThatThrownBy(() -> new Effect.InputDeaf("nobody").apply(MODEL.machine())).hasMessageContaining("no board has an input 'nobody'");
     }

@@ -92,9 +92,18 @@ final class NothingElse {
         return fits.entrySet().stream().sorted(Map.Entry.<HypothesisId, Double>comparingByValue().reversed()).toList();
     }
 
-    /** True where another part fails in the same way at the same place: a terminal and the joint behind it, a cable and what was wired into it. */
-    private static boolean doesTheSame(Hypothesis named, Hypothesis rival) {
-        return rival.fault().effects().containsAll(named.fault().effects()) && !named.fault().effects().isEmpty() && rival.parts().stream().noneMatch(named.parts()::contains);
+    /**
+     * True where another part fails in the same way at the same place, or at another pin of the same plug: a terminal and the joint behind it, a cable and what
+     * was wired into it, one wire of a harness and the joints behind all of its plug.
+     */
+    private boolean doesTheSame(Hypothesis named, Hypothesis rival) {
+        List<Effect> effects = named.fault().effects();
+        return !effects.isEmpty() && rival.parts().stream().noneMatch(named.parts()::contains)
+                && (rival.fault().effects().containsAll(effects) || pack.model().connectors().stream().anyMatch(plug -> isAt(plug, named) && isAt(plug, rival)));
+    }
+
+    private boolean isAt(UnitModel.Connector plug, Hypothesis some) {
+        return !some.nothing() && some.fault().effects().stream().allMatch(effect -> effect instanceof Effect.OnElement on && plug.conductors().contains(on.element()));
     }
 
     private static boolean repairsOrWaits(Test test) {
