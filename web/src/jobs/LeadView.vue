@@ -41,7 +41,9 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
     <template v-else>
       <p class="lead num">
         {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} came back within
-        30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed.
+        30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed{{
+          data.all.allowed ? `, ${data.all.allowed} without proof by a lead's leave` : ''
+        }}.
       </p>
       <p class="soft">
         Minutes and cost are the middle of all. By the book is what the tests that were made, the parts that were
@@ -68,6 +70,7 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
           <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.
             <strong>{{ v.back ? `came back as ${v.back}` : 'has not come back' }}</strong>
+            <span v-if="v.allowed" class="problem" data-test="allowed">{{ v.allowed }}.</span>
             <ShopTest :visit="v.id" :found="v.shopTest" @kept="refetch()" />
           </template>
         </FewFirst>

@@ -9,6 +9,7 @@ const figures = {
   visits: 4,
   proven: 3,
   unknown: 0,
+  allowed: 0,
   backs: 1,
   boards: 1,
   minutes: 61.4,
@@ -86,19 +87,23 @@ describe('what the lead sees', () => {
           })
         : json({
             currency: 'SKD',
-            all: figures,
+            all: { ...figures, allowed: 1 },
             families: [figures],
             people: [figures],
             backs: [
               { ...shown, proven: false, back: 9 },
               { ...shown, id: 'v2', proven: true, skipped: 2, back: 11 },
             ],
-            boards: [{ ...shown, proven: true, back: null }],
+            boards: [
+              { ...shown, proven: true, back: null, allowed: 'board changed unproven by leave of Odile: the only one' },
+            ],
           }),
     )
     expect(made.text()).toContain('not proven')
     expect(made.text()).toContain('proven, 2 things skipped')
     expect(made.text()).toContain('has not come back')
+    expect(made.find('.lead').text()).toContain("1 without proof by a lead's leave")
+    expect(made.get('[data-test=allowed]').text()).toContain('Odile: the only one')
     const stock = made.find('[data-test=stock]')
     expect(stock.text()).toContain('5.2')
     expect(stock.find('[data-test=room]').exists()).toBe(false)
@@ -115,7 +120,15 @@ describe('what the lead sees', () => {
     const made = await page((path) =>
       path === '/api/lead/stock'
         ? json({ currency: 'SKD', litres: 250, vans: [], lines: [] })
-        : json({ currency: 'SKD', all: figures, families: [figures], people: [figures], backs: [], boards: many }),
+        : json({
+            currency: 'SKD',
+            all: figures,
+            families: [figures],
+            people: [figures],
+            allowed: 0,
+            backs: [],
+            boards: many,
+          }),
     )
     expect(made.findAll('li')).toHaveLength(8)
     expect(made.find('[data-test=stock]').exists()).toBe(false)

@@ -5,21 +5,27 @@ import type { Outcome } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
+import { useRepairs } from './useDetails'
 
 /** What still speaks against closing it as fixed. */
 defineProps<{ blocks: string[] }>()
-const { close } = useHandle()
+const { add, close, problem: refused } = useHandle()
+const { data: repairs } = useRepairs()
 const route = useRoute()
 const router = useRouter()
 /** Nobody presses on by habit: how it ended is said each time. */
 const outcome = ref<Outcome | null>(null)
 const decided = ref('')
+/** The part of a second trip. */
+const ordered = ref('')
 const { problem, busy: closing, attempt } = useAttempt()
 
 async function end() {
   const how = outcome.value
   if (!how) return
   await attempt(async () => {
+    if (how === 'PART_ORDERED' && !(await add({ kind: 'ORDERED', part: ordered.value })))
+      throw new Error(refused.value?.message ?? 'The order was not kept. Try again.')
     await close(how, decided.value)
     await router.push({ name: 'report', params: route.params })
   })
@@ -43,6 +49,14 @@ async function end() {
     <div v-if="outcome === 'FIXED' && blocks.length" data-test="blocks">
       <p v-for="b in blocks" :key="b" class="problem mb-0">{{ b }}.</p>
     </div>
+    <div v-if="outcome === 'PART_ORDERED'" class="mt-2">
+      <label for="ordered"><strong>Which part</strong></label>
+      <select id="ordered" v-model="ordered" class="form-select field" required data-test="ordered">
+        <option v-for="r in repairs" :key="r.part" :value="r.part" :disabled="!r.orderable">
+          {{ r.label }}{{ r.orderable ? '' : ': not proven' }}
+        </option>
+      </select>
+    </div>
     <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
     <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
     <p v-if="!outcome" class="soft">Say how it ended.</p>
@@ -50,7 +64,13 @@ async function end() {
     <button
       type="submit"
       class="key next mt-2"
-      :disabled="!decided.trim() || !outcome || closing || (outcome === 'FIXED' && blocks.length > 0)"
+      :disabled="
+        !decided.trim() ||
+        !outcome ||
+        closing ||
+        (outcome === 'PART_ORDERED' && !ordered) ||
+        (outcome === 'FIXED' && blocks.length > 0)
+      "
       data-test="close"
     >
       {{ closing ? 'Saving what was entered' : 'Close the visit' }}

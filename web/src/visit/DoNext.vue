@@ -2,6 +2,7 @@
 import { onKeyStroke } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Page, TestLine, TestView } from '../api/client'
+import CannotDo from './CannotDo.vue'
 import CautionList from './CautionList.vue'
 import { minutes, percent } from './format'
 import NeedsLicence from './NeedsLicence.vue'
@@ -38,11 +39,13 @@ const tag = computed(() =>
 const why = ref(false)
 const { data: plan } = usePlan(why)
 const other = ref(false)
+const cannot = ref(false)
 watch(
   () => props.test.id,
   () => {
     why.value = false
     other.value = false
+    cannot.value = false
   },
 )
 onKeyStroke(['w', 'W'], (event) => {
@@ -71,9 +74,20 @@ onKeyStroke(['w', 'W'], (event) => {
         >
           other {{ other ? '▾' : '▸' }}
         </button>
+        <button
+          v-if="purpose !== 'SAFETY' || chosen"
+          type="button"
+          class="key quiet"
+          :aria-expanded="cannot"
+          data-test="cannot-do"
+          @click="cannot = !cannot"
+        >
+          can't {{ cannot ? '▾' : '▸' }}
+        </button>
       </div>
       <p class="min num">{{ minutes(test.minutes) }}</p>
     </div>
+    <CannotDo v-if="cannot" :test="test.id" @said="cannot = false" />
     <p v-if="test.sequence" class="how">
       start the clock with the call, tap what comes, and say when nothing more comes
     </p>

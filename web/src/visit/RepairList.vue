@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useHandle } from './handle'
 import { percent } from './format'
+import LeadsLeave from './LeadsLeave.vue'
 import NeedsLicence from './NeedsLicence.vue'
 import { useRepairs } from './useDetails'
 
@@ -32,7 +33,7 @@ const verdict = computed(() => page.value!.verdict)
           >
             It is repaired: go on
           </button>
-          <span v-else-if="!r.done && r.board" class="soft">a board is not replaced before it is proven</span>
+          <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" :label="r.label" />
           <NeedsLicence v-if="!r.done && r.needs.length" :needs="r.needs" />
         </li>
       </ol>

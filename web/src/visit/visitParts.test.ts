@@ -3,8 +3,10 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
 import { computed, ref, type Component } from 'vue'
 import type { VisitHandle } from '../api/useVisit'
+import CannotDo from './CannotDo.vue'
 import CloseVisit from './CloseVisit.vue'
 import { visitKey } from './handle'
+import LeadsLeave from './LeadsLeave.vue'
 import ProveItem from './ProveItem.vue'
 import RefusedEntries from './RefusedEntries.vue'
 import ReopenVisit from './ReopenVisit.vue'
@@ -59,7 +61,14 @@ function shown(component: Component, handle: Partial<Record<keyof VisitHandle, u
     global: {
       plugins: [VueQueryPlugin],
       provide: { [visitKey as symbol]: whole },
-      stubs: { RouterLink: true, BFormTextarea: { template: '<textarea />' }, RepairList: true },
+      stubs: {
+        RouterLink: true,
+        BFormTextarea: {
+          emits: ['update:modelValue'],
+          template: '<textarea @input="$emit(`update:modelValue`, $event.target.value)" />',
+        },
+        RepairList: true,
+      },
     },
   })
 }
@@ -81,6 +90,64 @@ describe('closing', () => {
     expect(page.get('[data-test=blocks]').text()).toContain('R to W jumper')
     await page.get('[data-test=outcome-MADE_SAFE] input').setValue()
     expect(page.find('[data-test=blocks]').exists()).toBe(false)
+  })
+})
+
+describe('a part that is ordered', () => {
+  it('is named, a board only once it is proven, and kept before the visit is closed', async () => {
+    fetched.answer = [
+      { part: 'igniter', label: 'igniter', orderable: true },
+      { part: 'board', label: 'furnace board', orderable: false },
+    ]
+    const done: string[] = []
+    const add = vi.fn(async () => done.push('add') > 0)
+    const close = vi.fn(async () => void done.push('close'))
+    const page = shown(CloseVisit, { add, close, problem: ref(null) }, { blocks: [] })
+    await flushPromises()
+    await page.get('[data-test=outcome-PART_ORDERED] input').setValue()
+    await page.get('textarea').setValue('comes on Monday')
+    expect(page.get('[data-test=close]').attributes('disabled')).toBeDefined()
+    const board = page.findAll('[data-test=ordered] option')[1]!
+    expect(board.text()).toContain('not proven')
+    expect(board.attributes('disabled')).toBeDefined()
+    await page.get('[data-test=ordered]').setValue('igniter')
+    expect(page.get('[data-test=close]').attributes('disabled')).toBeUndefined()
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(add).toHaveBeenCalledWith({ kind: 'ORDERED', part: 'igniter' })
+    expect(done).toEqual(['add', 'close'])
+  })
+})
+
+describe("a lead's leave", () => {
+  it('is offered to a lead alone, and is nothing without a reason', async () => {
+    const add = vi.fn(async () => true)
+    fetched.answer = { role: 'TECHNICIAN' }
+    const mine = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board', label: 'furnace board' })
+    await flushPromises()
+    expect(mine.text()).toContain("or by a lead's leave")
+    expect(mine.find('[data-test=leave]').exists()).toBe(false)
+    fetched.answer = { role: 'LEAD' }
+    const page = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board', label: 'furnace board' })
+    await flushPromises()
+    await page.get('[data-test=leave]').trigger('click')
+    expect(page.get('[data-test=give-leave]').attributes('disabled')).toBeDefined()
+    await page.get('input').setValue(' the only one ')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(add).toHaveBeenCalledWith({ kind: 'ALLOWED', part: 'board', reason: 'the only one' })
+    expect(page.find('form').exists()).toBe(false)
+  })
+})
+
+describe('what cannot be done', () => {
+  it('is said with what is in the way', async () => {
+    const add = vi.fn(async () => true)
+    const page = shown(CannotDo, { add }, { test: 'see-rod' })
+    await page.get('[data-test=cannot-FITTED]').trigger('click')
+    await flushPromises()
+    expect(add).toHaveBeenCalledWith({ kind: 'UNABLE', test: 'see-rod', why: 'FITTED' })
+    expect(page.emitted('said')).toHaveLength(1)
   })
 })
 

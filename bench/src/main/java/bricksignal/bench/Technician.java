@@ -14,6 +14,7 @@ import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Moment;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
@@ -109,7 +110,7 @@ final class Technician {
         List<Test.Check> questions = pack.catalogue().tests().stream().filter(CustomerTest::asks).map(Test.Check.class::cast).collect(Collectors.toCollection(ArrayList::new));
         List<Observation> found = new ArrayList<>();
         if (habits.told() < 0) {
-            questions.forEach(question -> found.add(new Observation.Unable(question, Observation.Unable.Why.TOOL)));
+            questions.forEach(question -> found.add(new Observation.Unable(question, Obstacle.TOOL)));
         }
         Collections.shuffle(questions, customer);
         questions.stream().filter(question -> customer.nextDouble() < told(question)).limit(Math.max(0, habits.told())).forEach(question -> found.add(new Observation.Answer(question, true)));

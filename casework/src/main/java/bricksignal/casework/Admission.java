@@ -3,6 +3,7 @@ package bricksignal.casework;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.entry.Refused;
+import bricksignal.core.diagnosis.DangerTest;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.EdgeFinder;
 import bricksignal.core.lamp.Trace;
@@ -54,6 +55,12 @@ public final class Admission {
         if (kept.entry() instanceof Entry.Repaired repaired) {
             repair(before, repaired.part());
         }
+        if (kept.entry() instanceof Entry.Unable unable && DangerTest.comesFirst(before.unit().pack().catalogue().test(unable.test()))) {
+            throw new Refused("test", Message.of("entry.asked-first"));
+        }
+        if (kept.entry() instanceof Entry.OfTheWork work) {
+            work(before, work, signer);
+        }
         if (kept.entry() instanceof Entry.ChangeIn change && change.text() != null) {
             throw new Refused("text", Message.of("entry.change-typed"));
         }
@@ -62,7 +69,8 @@ public final class Admission {
     }
 
     private static Entry signed(Entry entry, Signer signer) {
-        return entry instanceof Entry.Lifted lifted ? new Entry.Lifted(lifted.finding(), lifted.done(), signer.name()) : entry;
+        return entry instanceof Entry.Lifted lifted ? new Entry.Lifted(lifted.finding(), lifted.done(), signer.name())
+                : entry instanceof Entry.Allowed allowed ? new Entry.Allowed(allowed.part(), allowed.reason(), signer.name()) : entry;
     }
 
     /** While a finding stands that ended the diagnosis, nothing is let in that it forbids, and it goes by nothing but being put right. */
@@ -144,6 +152,21 @@ public final class Admission {
                 - trace.seconds().get(0));
     }
 
+    /** A board is not ordered before it is proven either, and only a lead lets one be changed that is not. */
+    private static void work(Case before, Entry.OfTheWork work, Signer signer) {
+        if (work instanceof Entry.Ordered ordered && !mayBeChanged(before, before.unit().model().part(ordered.part()))) {
+            throw new Refused("part", Message.of("entry.board-not-proven", Message.said(before.unit().model().part(ordered.part()).label())));
+        }
+        if (work instanceof Entry.Allowed allowed) {
+            Part part = before.unit().model().part(allowed.part());
+            if (part.kind() != Part.Kind.BOARD) {
+                throw new Refused("part", Message.of("entry.not-a-board", Message.said(part.label())));
+            } else if (!signer.lead()) {
+                throw new Refused("kind", Message.of("entry.needs-lead"));
+            }
+        }
+    }
+
     /** A board is not replaced before it is proven. */
     private static void repair(Case before, String id) {
         Part part = before.unit().model().part(id);
@@ -162,8 +185,13 @@ public final class Admission {
 
     /** True if a repair of that part is offered: any part, but a board only when it is proven itself, and nothing that its cause would take again. */
     public static boolean mayBeRepaired(Case now, Part part) {
-        Verdict verdict = now.advice().verdict();
-        return !verdict.damaged().contains(part.id()) && (part.kind() != Part.Kind.BOARD || verdict.status() == Verdict.Status.PROVEN
-                && now.diagnosis().hypothesis(verdict.leader()).parts().contains(part));
+        return !now.verdict().damaged().contains(part.id()) && mayBeChanged(now, part);
+    }
+
+    /** The same for a part that its cause took with it: it is ordered before the cause is put right. */
+    public static boolean mayBeChanged(Case now, Part part) {
+        Verdict verdict = now.verdict();
+        return part.kind() != Part.Kind.BOARD || now.allowed(part.id()).isPresent() || verdict.damaged().contains(part.id())
+                || verdict.status() == Verdict.Status.PROVEN && now.diagnosis().hypothesis(verdict.leader()).parts().contains(part);
     }
 }

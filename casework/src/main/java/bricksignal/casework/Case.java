@@ -23,7 +23,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -188,6 +190,18 @@ public final class Case {
     public List<Filed> changesIn() {
         return lines.stream().filter(line -> line.counts() && line.filed().entry() instanceof Entry.ChangeIn).map(Line::filed)
                 .toList();
+    }
+
+    /** That a lead lets a board be changed that is not proven, the last time it was said. */
+    public Optional<Entry.Allowed> allowed(String board) {
+        return lines.stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Allowed allowed && allowed.part().equals(board)
+                ? Stream.of(allowed) : Stream.empty()).reduce((first, last) -> last);
+    }
+
+    /** The parts that are ordered, by id. */
+    public List<String> ordered() {
+        return lines.stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Ordered ordered ? Stream.of(ordered.part()) : Stream.empty())
+                .distinct().toList();
     }
 
     /** What a temporary change is. */

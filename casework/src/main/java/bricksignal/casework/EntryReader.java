@@ -67,6 +67,8 @@ final class EntryReader {
             return Told.of(reading(reading));
         } else if (entry instanceof Entry.Answer answer) {
             return Told.of(answer(answer));
+        } else if (entry instanceof Entry.Unable unable) {
+            return Told.of(new Observation.Unable(test(unable.test()), unable.why()));
         } else if (entry instanceof Entry.Stamped stamped) {
             stamp(stamped);
         } else if (entry instanceof Entry.Seen seen) {
@@ -109,6 +111,10 @@ final class EntryReader {
     private void work(Entry.OfTheWork work) {
         if (work instanceof Entry.Lent lent) {
             Refused.beside("part", () -> model.part(lent.part()));
+        } else if (work instanceof Entry.Allowed allowed) {
+            Refused.beside("part", () -> model.part(allowed.part()));
+        } else if (work instanceof Entry.Ordered ordered) {
+            Refused.beside("part", () -> model.part(ordered.part()));
         } else if (work instanceof Entry.Figure figure) {
             String what = figure.what();
             if (what.startsWith(Figures.PRICE)) {

@@ -56,6 +56,9 @@ public record Replay(Case now, List<Filed> taken, List<Left> left) {
                 if (one.entry() instanceof Entry.Unread unread) {
                     throw new Refused("content", Message.of("entry.not-understood", Message.said(unread.why())));
                 }
+                if (one.entry() instanceof Entry.Allowed) {
+                    throw new Refused("kind", Message.of("entry.allowed-elsewhere"));
+                }
                 Filed kept = Admission.admit(now, one, twins, signers.apply(one));
                 now = now.and(kept);
                 taken.add(kept);

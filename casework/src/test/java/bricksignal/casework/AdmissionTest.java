@@ -17,6 +17,7 @@ import bricksignal.core.danger.Hazard;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.core.unit.Place;
 import bricksignal.core.words.Message;
 import java.util.List;
@@ -105,6 +106,57 @@ class AdmissionTest {
         assertThat(Details.repairs(proven)).filteredOn(r -> r.board()).anyMatch(r -> r.offered());
         Filed repaired = admit(proven, new Entry.Repaired("board"));
         refused(proven.and(repaired), new Entry.Repaired("board"), "part", "entry.repaired-already");
+    }
+
+    /** Nobody but a lead, by name and with a reason, lets a board go that is not proven; the record keeps that it was so. */
+    @Test
+    void leadLetsABoardBeChangedByNameAndReason() {
+        Case indicated = with(FURNACE, new Entry.Pattern(null, "7 flashes"));
+        Entry.Allowed leave = new Entry.Allowed("board", "the customer leaves tonight and we have one here", "somebody else");
+        refused(indicated, leave, "kind", "entry.needs-lead");
+        refused(indicated, new Entry.Ordered("board"), "part", "entry.board-not-proven");
+        assertThatThrownBy(() -> Admission.admit(indicated, filed("new", new Entry.Allowed("igniter", "why not", ""), null), Set.of(), new Signer("Odile", Set.of(), true)))
+                .hasMessageContaining("not-a-board");
+        Filed kept = Admission.admit(indicated, filed("new", leave, null), Set.of(), new Signer("Odile", Set.of(), true));
+        assertThat(kept.entry()).isEqualTo(new Entry.Allowed("board", leave.reason(), "Odile"));
+        Case let = indicated.and(kept);
+        assertThat(let.diagnosis().ranking()).as("it tells nothing of the unit").isEqualTo(indicated.diagnosis().ranking());
+        assertThat(admit(let, new Entry.Ordered("board")).entry()).isEqualTo(new Entry.Ordered("board"));
+        Case changed = let.and(admit(let, new Entry.Repaired("board")));
+        Details.Concluded concluded = Details.concluded(changed);
+        assertThat(concluded.proven()).isFalse();
+        assertThat(Units.ENGLISH.sentence(concluded.allowed())).contains("Odile").contains("leaves tonight");
+        assertThat(Details.concluded(indicated).allowed()).isEqualTo(Message.NOTHING);
+        assertThat(let.and(filed("back", new Entry.TakeBack(), "new")).allowed("board")).as("leave is taken back").isEmpty();
+    }
+
+    @Test
+    void partsAreOrderedAndBoardsOnceTheyAreProven() {
+        Case proven = provenBoard();
+        assertThat(proven.and(admit(proven, new Entry.Ordered("board"))).ordered()).containsExactly("board");
+        Case fresh = fresh(FURNACE);
+        assertThat(fresh.and(admit(fresh, new Entry.Ordered("igniter"))).ordered()).containsExactly("igniter");
+    }
+
+    // --- what cannot be done here is left ---------------------------------------------------------------------------------------------
+
+    /** A place that nobody gets at, a tool that is not there: the plan goes on without what needs it, says so, and takes it up again when that is taken back. */
+    @Test
+    void whatCannotBeDoneHereIsProposedNoMore() {
+        Case now = with(FURNACE, new Entry.Pattern(null, "7 flashes"));
+        bricksignal.core.unit.Test first = now.advice().proposals().get(0).test();
+        Case without = now.and(admit(now, new Entry.Unable(first.id(), Obstacle.REACH)));
+        assertThat(without.advice().proposals()).isNotEmpty().noneMatch(p -> p.test().equals(first));
+        assertThat(without.diagnosis().ranking()).as("it tells nothing of the unit").isEqualTo(now.diagnosis().ranking());
+        assertThat(without.advice().verdict().items()).noneMatch(item -> item.tests().contains(first.id()));
+        Case noMeter = now.and(admit(now, new Entry.Unable("v.HSI.warm-up", Obstacle.TOOL)));
+        assertThat(noMeter.advice().proposals()).noneMatch(p -> p.test() instanceof bricksignal.core.unit.Test.Reading r && r.mode() == MeterMode.AC_VOLTS);
+        Case notThere = now.and(admit(now, new Entry.Unable("v.HSI.warm-up", Obstacle.FITTED)));
+        assertThat(FURNACE.pack().catalogue().tests()).filteredOn(test -> now.diagnosis().possible(test) && !notThere.diagnosis().possible(test)).as("the same two points, whatever the moment and the meter")
+                .hasSizeGreaterThan(1).allMatch(test -> test instanceof bricksignal.core.unit.Test.Reading r && r.place().same(((bricksignal.core.unit.Test.Reading) FURNACE.pack()
+                        .catalogue().test("v.HSI.warm-up")).place()));
+        assertThat(without.and(filed("back", new Entry.TakeBack(), "new")).advice().proposals().get(0).test()).isEqualTo(first);
+        refused(now, new Entry.Unable("danger.gas-smell", Obstacle.TOOL), "test", "entry.asked-first");
     }
 
     // --- one place says which meter modes stand between two points -----------------------------------------------------------------

@@ -69,6 +69,42 @@ class LeadTest {
         assertThat(named(after.get("families"), "f3-vehicle").get("backs").asInt()).isPositive();
     }
 
+    /** A board goes unproven by a lead's leave only, and that stands in the lead's figures, the list, and for the shop to answer. */
+    @Test
+    void boardThatALeadLetGoUnprovenIsShownAsThat() {
+        String visit = ines.deadIgniter("no heat");
+        Map<String, Object> order = entry("ORDERED", "part", "board");
+        assertThat(ines.post("/api/visits/" + visit + "/log", order).detail()).contains("not proven");
+        Map<String, Object> leave = entry("ALLOWED", "part", "board", "reason", "the only one for a week", "by", "nobody in particular");
+        assertThat(ines.post("/api/visits/" + visit + "/log", leave).detail()).contains("by a lead's leave only");
+        long before = overview().get("all").get("allowed").asLong();
+        odile.add(visit, leave);
+        odile.add(visit, leave);
+        ines.add(visit, entry("REPAIRED", "part", "board"));
+        ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "new board"));
+        JsonNode after = overview();
+        assertThat(after.get("all").get("allowed").asLong()).isEqualTo(before + 1);
+        JsonNode shown = StreamSupport.stream(after.get("boards").spliterator(), false).filter(one -> one.get("id").asString().equals(visit)).findFirst().orElseThrow();
+        assertThat(shown.get("proven").asBoolean()).isFalse();
+        assertThat(shown.get("allowed").asString()).contains("Odile").contains("the only one for a week");
+        assertThat(odile.get("/api/lead/visits.csv" + days()).body()).contains("the only one for a week");
+        assertThat(ines.get("/api/visits/" + visit + "/visit.json").body()).contains("the only one for a week");
+    }
+
+    /** What nobody gets at on one visit is in nobody's way on the next: the plan begins without it. */
+    @Test
+    void whatIsNotFittedIsKnownOnTheNextVisit() {
+        String unit = ines.newUnit("f1-furnace");
+        String first = ines.jobAt(unit, "no heat");
+        ines.add(first, entry("UNABLE", "test", "ohms-igniter", "why", "REACH"));
+        ines.add(first, entry("UNABLE", "test", "flame-current", "why", "TOOL"));
+        ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "come back with a ladder"));
+        String second = ines.jobAt(unit, "no heat");
+        ines.add(second, entry("READING", "test", "v.R.standby", "reading", "26"));
+        String log = ines.opened(second).get("page").get("log").toString();
+        assertThat(log).contains("cannot be reached").doesNotContain("no tool for it");
+    }
+
     @Test
     void listIsCommaSeparatedAndNoCellIsAFormula() throws IOException {
         String visit = ines.job("@SUM(A1) no heat");

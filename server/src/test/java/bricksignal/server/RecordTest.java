@@ -129,6 +129,8 @@ class RecordTest {
         ines.add(visit, wrong);
         ines.add(visit, entry("TAKE_BACK", "supersedes", wrong.get("id")));
         ines.add(visit, entry("REPAIRED", "part", "igniter"));
+        assertThat(ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "PART_ORDERED", "decided", "A new igniter comes on Monday.")).detail()).contains("Say which one");
+        ines.add(visit, entry("ORDERED", "part", "igniter"));
         ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "PART_ORDERED", "decided", "A new igniter comes on Monday."));
         Client.Reply written = odile.get("/api/visits/" + visit + "/visit.json");
         String elsewhere = renamed(written.body(), written.json());

@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.When;
 import java.util.List;
@@ -80,6 +81,10 @@ public sealed interface Entry {
 
     /** A check answered. */
     record Answer(String test, boolean yes) implements Entry {
+    }
+
+    /** A test, by id, that cannot be made at this unit or on this visit, and what is in the way. */
+    record Unable(String test, Obstacle why) implements Entry {
     }
 
     /** Something of the sequence seen or heard to begin or to end, seconds after the call. */
@@ -221,7 +226,7 @@ public sealed interface Entry {
     }
 
     /** An entry of the work after the verdict: it tells nothing of what is the matter. */
-    sealed interface OfTheWork extends Entry permits Figure, Terminal, Plate, Moved, Agreed, Lent, GivenBack, Spare {
+    sealed interface OfTheWork extends Entry permits Figure, Terminal, Plate, Moved, Agreed, Lent, GivenBack, Spare, Allowed, Ordered {
     }
 
     /**
@@ -267,6 +272,20 @@ public sealed interface Entry {
 
     /** A conductor of a cable that nothing is on. */
     record Spare(String cable, String conductor) implements OfTheWork {
+    }
+
+    /**
+     * A lead lets a board be changed that nothing has proven to be bad, by name.
+     *
+     * @param part the board, by id
+     * @param reason in a person's words
+     * @param by the name of the lead; of the account that sends it
+     */
+    record Allowed(String part, String reason, String by) implements OfTheWork {
+    }
+
+    /** A part, by id, is ordered for a second trip. */
+    record Ordered(String part) implements OfTheWork {
     }
 
     /** A remark. */

@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.core.unit.When;
 import bricksignal.core.words.Message;
 import java.util.Collections;
@@ -46,7 +47,7 @@ public final class EntryFormat {
 
     /** The fields of a kind that whoever takes the entry in says, and nobody sends. */
     public static Set<String> saidByWhoeverTakesItIn(Class<? extends Entry> kind) {
-        return kind == Entry.Twin.class ? Set.of("sameKind") : kind == Entry.Lifted.class ? Set.of("by") : Set.of();
+        return kind == Entry.Twin.class ? Set.of("sameKind") : kind == Entry.Lifted.class || kind == Entry.Allowed.class ? Set.of("by") : Set.of();
     }
 
     /** The name of an entry's kind. */
@@ -72,6 +73,7 @@ public final class EntryFormat {
         kinds.put("STAMPED", Entry.Stamped.class);
         kinds.put("CORRECTION", Entry.Correction.class);
         kinds.put("ANSWER", Entry.Answer.class);
+        kinds.put("UNABLE", Entry.Unable.class);
         kinds.put("SEEN", Entry.Seen.class);
         kinds.put("MISSED", Entry.Missed.class);
         kinds.put("WATCHED", Entry.Watched.class);
@@ -144,6 +146,9 @@ public final class EntryFormat {
             case "ANSWER":
                 f.only("kind", "test", "yes");
                 return new Entry.Answer(f.name("test"), f.truth("yes"));
+            case "UNABLE":
+                f.only("kind", "test", "why");
+                return new Entry.Unable(f.name("test"), f.oneOf("why", Obstacle.values()));
             case "SEEN":
                 f.only("kind", "channel", "begins", "seconds");
                 return new Entry.Seen(f.name("channel"), f.truth("begins"), f.number("seconds", 0, LONGEST_RUN_SECONDS));
@@ -231,6 +236,9 @@ public final class EntryFormat {
         } else if (entry instanceof Entry.Answer e) {
             to.put("test", e.test());
             to.put("yes", e.yes());
+        } else if (entry instanceof Entry.Unable e) {
+            to.put("test", e.test());
+            to.put("why", e.why().name());
         } else if (entry instanceof Entry.PowerCycled e) {
             to.put("yes", e.yes());
         } else if (entry instanceof Entry.Twin e) {

@@ -25,6 +25,8 @@ final class WorkFormat {
         kinds.put("LENT", Entry.Lent.class);
         kinds.put("GIVEN_BACK", Entry.GivenBack.class);
         kinds.put("SPARE", Entry.Spare.class);
+        kinds.put("ALLOWED", Entry.Allowed.class);
+        kinds.put("ORDERED", Entry.Ordered.class);
         return kinds;
     }
 
@@ -55,6 +57,12 @@ final class WorkFormat {
             case "SPARE":
                 f.only("kind", "cable", "conductor");
                 return Optional.of(new Entry.Spare(f.name("cable"), f.words("conductor")));
+            case "ALLOWED":
+                f.only("kind", "part", "reason", "by");
+                return Optional.of(new Entry.Allowed(f.name("part"), f.words("reason"), f.has("by") ? f.words("by") : ""));
+            case "ORDERED":
+                f.only("kind", "part");
+                return Optional.of(new Entry.Ordered(f.name("part")));
             default:
                 return Optional.empty();
         }
@@ -81,6 +89,12 @@ final class WorkFormat {
         } else if (entry instanceof Entry.Spare e) {
             to.put("cable", e.cable());
             to.put("conductor", e.conductor());
+        } else if (entry instanceof Entry.Allowed e) {
+            to.put("part", e.part());
+            to.put("reason", e.reason());
+            EntryFormat.put(to, "by", e.by());
+        } else if (entry instanceof Entry.Ordered e) {
+            to.put("part", e.part());
         }
     }
 }

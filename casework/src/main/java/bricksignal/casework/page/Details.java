@@ -45,10 +45,11 @@ public final class Details {
      * @param cost of repairing it and trying the unit, in the pack's currency
      * @param done whether it was repaired
      * @param offered whether its repair may be entered now
+     * @param orderable whether it may be ordered: not a board that nothing has proven
      * @param needs the licences of whoever repairs it
      */
     public record Repair(String part, String label, double probability, double cost, boolean board, boolean done,
-            boolean offered, List<Stop.Licence> needs) {
+            boolean offered, boolean orderable, List<Stop.Licence> needs) {
     }
 
     /** The entries with what each says, oldest first. */
@@ -73,8 +74,9 @@ public final class Details {
      * @param skipped how many things a stricter school would have asked for and nobody showed
      * @param bookMinutes what the tests that were made, the parts that were changed and a try after each take by the figures of the pack
      * @param partsCost price of the parts that were changed
+     * @param allowed boards that a lead let be changed although nothing had proven them to be bad, by whom and why; nothing where none was
      */
-    public record Concluded(Message verdict, boolean proven, List<String> repaired, boolean board, int skipped, double bookMinutes, double partsCost) {
+    public record Concluded(Message verdict, boolean proven, List<String> repaired, boolean board, int skipped, double bookMinutes, double partsCost, Message allowed) {
     }
 
     /** What a case came to. */
@@ -86,7 +88,13 @@ public final class Details {
         return new Concluded(Message.items(Message.Joint.SEMICOLON, cases.stream().map(Details::kept).toList()), verdicts.stream().allMatch(verdict -> verdict
                 .status() == Verdict.Status.PROVEN), repaired, parts.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD),
                 verdicts.stream().mapToInt(verdict -> verdict.skipped().size()).sum(), testMinutes(now) + parts.stream().mapToDouble(part -> part.minutes()
-                + now.policy().verifyMinutes()).sum(), parts.stream().mapToDouble(Part::price).sum());
+                + now.policy().verifyMinutes()).sum(), parts.stream().mapToDouble(Part::price).sum(), allowed(now, repaired));
+    }
+
+    private static Message allowed(Case now, List<String> repaired) {
+        List<Message> allowed = Stream.concat(repaired.stream(), now.ordered().stream()).distinct().flatMap(part -> now.allowed(part).stream()).map(let -> Message.of("log.allowed-because",
+                Message.said(now.unit().model().part(let.part()).label()), Message.said(let.by()), Message.said(let.reason()))).toList();
+        return allowed.isEmpty() ? Message.NOTHING : Message.items(Message.Joint.SEMICOLON, allowed);
     }
 
     /** What the tests that were made take, each as the unit stood after the one before. */
@@ -191,6 +199,6 @@ public final class Details {
         double probability = now.diagnosis().hypotheses().stream().filter(h -> now.diagnosis().hypothesis(h).parts().contains(part))
                 .mapToDouble(now.diagnosis()::belief).sum();
         return new Repair(id, part.label(), probability, planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
-                !done && Admission.mayBeRepaired(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)));
+                !done && Admission.mayBeRepaired(now, part), Admission.mayBeChanged(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)));
     }
 }

@@ -104,6 +104,8 @@ final class LogLines {
             return Message.of("log.monoxide." + measured.where());
         } else if (entry instanceof Entry.Tagged tagged) {
             return Message.of(tagged.signed() ? "log.tagged" : "log.tagged-refused", Message.said(tagged.told()));
+        } else if (entry instanceof Entry.Unable unable) {
+            return now.unit().pack().catalogue().test(unable.test()).label();
         } else if (entry instanceof Entry.OfTheWork work) {
             return WorkLines.what(model, work);
         } else if (entry instanceof Entry.Unread unread) {
@@ -167,6 +169,8 @@ final class LogLines {
             return ofThen(entry);
         } else if (entry instanceof Entry.Experience experience) {
             return likelier(experience);
+        } else if (entry instanceof Entry.Unable unable) {
+            return Message.of("log.unable." + unable.why());
         } else if (entry instanceof Entry.OfTheWork work) {
             return WorkLines.found(model, work);
         } else if (entry instanceof Entry.Unread unread) {

@@ -28,7 +28,10 @@ final class WorkLines {
         } else if (entry instanceof Entry.Spare spare) {
             return Message.of("log.spare", Message.said(spare.cable()));
         }
-        return Message.of("log.given-back");
+        if (entry instanceof Entry.Allowed allowed) {
+            return Message.of("log.allowed", Message.said(model.part(allowed.part()).label()), Message.said(allowed.by()));
+        }
+        return Message.of(entry instanceof Entry.Ordered ? "log.ordered" : "log.given-back");
     }
 
     static Message found(UnitModel model, Entry.OfTheWork entry) {
@@ -47,6 +50,9 @@ final class WorkLines {
         } else if (entry instanceof Entry.Spare spare) {
             return Message.said(spare.conductor());
         }
-        return Message.NOTHING;
+        if (entry instanceof Entry.Allowed allowed) {
+            return Message.said(allowed.reason());
+        }
+        return entry instanceof Entry.Ordered ordered ? Message.said(model.part(ordered.part()).label()) : Message.NOTHING;
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.When;
@@ -196,22 +197,12 @@ public sealed interface Observation {
      * @param test what was asked for
      * @param why what is in the way
      */
-    record Unable(Test test, Why why) implements Observation {
-
-        /** What is in the way of a test. */
-        public enum Why {
-            /** Nobody gets at the place. */
-            REACH,
-            /** There is no such thing on this unit: no tap, no sight glass, no test pin. */
-            FITTED,
-            /** The instrument, the part or the person that it takes is not there. */
-            TOOL
-        }
+    record Unable(Test test, Obstacle why) implements Observation {
 
         /** True for a test that the same is in the way of: the same; at the same place, or with the same kind of instrument. */
         public boolean covers(Test other) {
             return other.id().equals(test.id()) || test instanceof Test.Reading mine && other instanceof Test.Reading theirs
-                    && (why == Why.TOOL ? mine.mode() == theirs.mode() : mine.place().same(theirs.place()));
+                    && (why == Obstacle.TOOL ? mine.mode() == theirs.mode() : mine.place().same(theirs.place()));
         }
     }
 

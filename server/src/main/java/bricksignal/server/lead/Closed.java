@@ -26,21 +26,21 @@ class Closed {
 
     private static final int MOST = 60;
     /** A call-back counts against the visit before it. One pass, whatever the number of visits, over no more of each than is counted. */
-    private static final String VISITS = "with stepped as (select id, unit_id, technician_id, opened_at, closed_at, proven, board_changed, book_minutes, parts_cost, "
+    private static final String VISITS = "with stepped as (select id, unit_id, technician_id, opened_at, closed_at, proven, board_changed, book_minutes, parts_cost, allowed, "
             + "lead(opened_at) over w as next_opened, lead(number) over w as next_number from visit where opened_at is not null "
             + "and (closed_at >= :from or opened_at >= :from) window w as (partition by unit_id order by opened_at)), "
-            + "closed as materialized (select v.id, u.pack, v.technician_id, v.proven, v.board_changed, v.closed_at, "
+            + "closed as materialized (select v.id, u.pack, v.technician_id, v.proven, v.board_changed, v.allowed, v.closed_at, "
             + "cast(extract(epoch from v.closed_at - v.opened_at) as double precision) / 60 as minutes, v.book_minutes, v.parts_cost, case when " + CallBack.CAME + " then v.next_number end as back "
             + "from stepped v join unit u on u.id = v.unit_id where v.closed_at >= :from and v.closed_at < :to) ";
     private static final String NAMED = " c join visit v on v.id = c.id join unit u on u.id = v.unit_id join site s on s.id = u.site_id "
             + "join account a on a.id = v.technician_id order by c.closed_at";
     private static final String ROWS = "select v.number, c.pack, s.name as site, u.label as unit, a.name as person, v.complaint, coalesce(v.verdict, '') as verdict, "
-            + "coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.skipped, v.opened_at, v.closed_at, c.minutes, c.book_minutes, "
+            + "coalesce(v.outcome, '') as outcome, v.proven, v.repaired, v.board_changed, v.allowed, v.skipped, v.opened_at, v.closed_at, c.minutes, c.book_minutes, "
             + "c.minutes * :labour + c.parts_cost as cost, c.book_minutes * :labour + c.parts_cost as book_cost, c.back from closed" + NAMED;
     private static final String COUNTS = "select grouping(pack) as \"allPacks\", grouping(technician_id) as \"allPeople\", "
             + "coalesce(pack, (select name from account where id = technician_id), '') as name, "
             + "count(*) as visits, count(*) filter (where proven) as proven, count(*) filter (where proven is null) as unknown, "
-            + "count(back) as backs, count(*) filter (where board_changed) as boards, " + middle("minutes") + " as minutes, "
+            + "count(back) as backs, count(*) filter (where board_changed) as boards, count(*) filter (where allowed <> '') as allowed, " + middle("minutes") + " as minutes, "
             + middle("book_minutes") + " as \"bookMinutes\", " + middle("minutes * :labour + parts_cost") + " as cost, "
             + middle("book_minutes * :labour + parts_cost") + " as \"bookCost\" from closed group by grouping sets ((), (pack), (technician_id)) order by name";
     /** All that the lead looks at is counted of one reading of the visits. */
@@ -66,12 +66,13 @@ class Closed {
      * @param name the family or the person; empty for all
      * @param unknown closed before anybody counted
      * @param backs how many came back within thirty days
+     * @param allowed how often a board was changed or ordered without proof, by a lead's leave
      * @param minutes from the first entry to the end, the middle one; null where there is none
      * @param bookMinutes what the work takes by the figures of the packs, the middle one
      * @param cost of those minutes and the parts, the middle one
      * @param bookCost the same by the book
      */
-    record Figures(String name, long visits, long proven, long unknown, long backs, long boards, @Nullable Double minutes, @Nullable Double bookMinutes,
+    record Figures(String name, long visits, long proven, long unknown, long backs, long boards, long allowed, @Nullable Double minutes, @Nullable Double bookMinutes,
             @Nullable Double cost, @Nullable Double bookCost) {
     }
 
@@ -79,16 +80,17 @@ class Closed {
      * A visit after which somebody came back, or for which a board was changed.
      *
      * @param skipped how much proof a stricter school would have asked for
+     * @param allowed a board changed or ordered without proof, by which lead's leave and why; empty where none was
      * @param back the number of the visit that came back; null where none did
      * @param shopTest what a shop found of the board, SOUND or BAD; null where nobody looked
      */
-    record Shown(UUID id, long number, String site, String unit, String person, String verdict, boolean proven, int skipped, @Nullable Long back,
+    record Shown(UUID id, long number, String site, String unit, String person, String verdict, boolean proven, int skipped, String allowed, @Nullable Long back,
             @Nullable String shopTest) {
     }
 
     /** A line of all closed visits. */
     record Row(long number, String pack, String site, String unit, String person, String complaint, String verdict, String outcome, @Nullable Boolean proven,
-            String repaired, boolean board, int skipped, Instant opened, Instant closed, double minutes, @Nullable Double bookMinutes, @Nullable Double cost,
+            String repaired, boolean board, String allowed, int skipped, Instant opened, Instant closed, double minutes, @Nullable Double bookMinutes, @Nullable Double cost,
             @Nullable Double bookCost, @Nullable Long back) {
     }
 
@@ -109,7 +111,7 @@ class Closed {
     List<Row> rows(LocalDate from, LocalDate to) {
         return asked(ROWS, from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
                 text(t, "unit"), text(t, "person"), text(t, "complaint"), text(t, "verdict"), text(t, "outcome"), (Boolean) t.get("proven"), text(t, "repaired"),
-                (Boolean) t.get("board_changed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
+                (Boolean) t.get("board_changed"), text(t, "allowed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
                 ((Number) t.get("minutes")).doubleValue(), (Double) t.get("book_minutes"), (Double) t.get("cost"), (Double) t.get("book_cost"), t.get("back") == null ? null : number(t, "back"))).toList();
     }
 
@@ -151,7 +153,7 @@ class Closed {
 
     private static String shown(String where) {
         return "select v.id, v.number, s.name as site, u.label as unit, a.name as person, coalesce(v.verdict, '') as verdict, coalesce(v.proven, false) as proven, "
-                + "v.skipped, c.back, v.shop_test as \"shopTest\" from (select * from closed where " + where + " order by closed_at desc limit " + MOST + ")" + NAMED
+                + "v.skipped, v.allowed, c.back, v.shop_test as \"shopTest\" from (select * from closed where " + where + " order by closed_at desc limit " + MOST + ")" + NAMED
                 + " desc";
     }
 

@@ -35,9 +35,9 @@ class LeadController {
     @GetMapping("/api/lead/visits.csv")
     ResponseEntity<String> csv(@RequestParam LocalDate from, @RequestParam LocalDate to) {
         check(from, to);
-        String text = CsvText.of(List.of("number", "family", "site", "unit", "person", "complaint", "verdict", "outcome", "proven", "repaired", "board", "skipped",
+        String text = CsvText.of(List.of("number", "family", "site", "unit", "person", "complaint", "verdict", "outcome", "proven", "repaired", "board", "changed by leave", "skipped",
                 "opened", "closed", "minutes", "minutes by the book", "cost", "cost by the book", "came back as"), closed.rows(from, to).stream().map(row -> Arrays.asList(row.number(), row.pack(), row.site(),
-                row.unit(), row.person(), row.complaint(), row.verdict(), row.outcome(), row.proven(), row.repaired(), row.board(), row.skipped(), row.opened(),
+                row.unit(), row.person(), row.complaint(), row.verdict(), row.outcome(), row.proven(), row.repaired(), row.board(), row.allowed(), row.skipped(), row.opened(),
                 row.closed(), rounded(row.minutes()), rounded(row.bookMinutes()), rounded(row.cost()),
                 rounded(row.bookCost()), row.back())));
         return Download.of("visits.csv", Download.CSV, text);

@@ -80,10 +80,11 @@ class ForeignCheck {
      * @param rows what was taken of its log, oldest first
      * @param concluded what it comes to here; null where it is left open
      * @param verdict the same in words
+     * @param allowed boards changed without proof by a lead's leave, in words
      * @param left what was not taken over, in words
      */
     record Checked(SiteUnit unit, Account there, String digest, @Nullable OverlayVersion board, List<Evidence> rows, Details.@Nullable Concluded concluded,
-            String verdict, List<String> left) {
+            String verdict, String allowed, List<String> left) {
     }
 
     /**
@@ -107,7 +108,7 @@ class ForeignCheck {
         String verdict = concluded == null ? "" : words.of(concluded.verdict());
         List<Evidence> rows = replay.taken().stream().map(kept -> json.written(kept, from.id(), Optional.ofNullable(makers.get(UUID.fromString(kept.id()))).orElseThrow().id()))
                 .toList();
-        return new Checked(unit, here(people, from.technician()), digest, board, rows, open.isPresent() ? null : concluded, verdict,
+        return new Checked(unit, here(people, from.technician()), digest, board, rows, open.isPresent() ? null : concluded, verdict, concluded == null ? "" : words.of(concluded.allowed()),
                 left(from, replay, open, verdict));
     }
 

@@ -70,6 +70,7 @@ public class Visit {
     @Column(name = "board_changed")
     private boolean boardChanged;
     private int skipped;
+    private String allowed = "";
     @Column(name = "book_minutes")
     private @Nullable Double bookMinutes;
     @Column(name = "parts_cost")
@@ -122,8 +123,13 @@ public class Visit {
         verdict = lastVerdict;
     }
 
-    /** What it came to, for the lead. */
-    public void concluded(Details.Concluded concluded) {
+    /**
+     * What it came to, for the lead.
+     *
+     * @param allowedByALead boards changed or ordered without proof, by whose leave, in words; empty where none was
+     */
+    public void concluded(Details.Concluded concluded, String allowedByALead) {
+        allowed = allowedByALead;
         proven = concluded.proven();
         repaired = String.join(",", concluded.repaired());
         boardChanged = concluded.board();

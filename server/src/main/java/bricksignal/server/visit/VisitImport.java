@@ -99,7 +99,7 @@ public class VisitImport {
         Details.Concluded concluded = checked.concluded();
         if (end != null && concluded != null) {
             visit.close(end.at(), end.outcome(), end.decided(), checked.verdict(), checked.digest(), checked.board());
-            visit.concluded(concluded);
+            visit.concluded(concluded, checked.allowed());
         }
         visits.saveAndFlush(visit);
         log.addAll(checked.rows());

@@ -215,7 +215,7 @@ public class VisitService {
             Cases.Open open = cases.open(login, visitId);
             mayClose(open, outcome);
             Details.Concluded concluded = workbench.at(() -> Details.concluded(open.now()));
-            if (store.close(open.visit(), open.place(), outcome, decided.trim(), words.of(concluded.verdict()), concluded)) {
+            if (store.close(open.visit(), open.place(), outcome, decided.trim(), words, concluded)) {
                 return;
             }
         }
@@ -254,6 +254,9 @@ public class VisitService {
     /** What keeps a visit from being closed so, as a sentence; empty where nothing does. */
     Optional<String> keepsOpen(Case now, Visit.Outcome outcome) {
         Optional<String> stopped = NoticePage.keepsOpen(now, outcome == Visit.Outcome.SHUT_OFF).map(why -> words.sentence(why) + ".");
+        if (stopped.isEmpty() && outcome == Visit.Outcome.PART_ORDERED && now.ordered().isEmpty()) {
+            return Optional.of("No part is ordered yet. Say which one; a board is ordered once it is proven, or by a lead's leave.");
+        }
         if (stopped.isPresent() || outcome != Visit.Outcome.FIXED) {
             return stopped;
         }
@@ -290,7 +293,7 @@ public class VisitService {
 
     /** The same entry sent again is the same row; another one under its id is not dropped silently. What is kept otherwise than it is sent cannot be compared. */
     private static void mustBeTheSame(Entry known, Entry sent) {
-        boolean keptOtherwise = sent instanceof Entry.Correction || sent instanceof Entry.Film || sent instanceof Entry.Earlier || sent instanceof Entry.Lifted
+        boolean keptOtherwise = sent instanceof Entry.Correction || sent instanceof Entry.Film || sent instanceof Entry.Earlier || sent instanceof Entry.Lifted || sent instanceof Entry.Allowed
                 || known instanceof Entry.Unread;
         if (!keptOtherwise && !known.equals(sent)) {
             throw new Conflict("There is an entry of this id already, and it says something else: " + EntryFormat.write(known) + ". Sent was " + EntryFormat.write(sent)

@@ -5,6 +5,7 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.unit.Obstacle;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.account.SessionAccounts;
@@ -23,6 +24,7 @@ import bricksignal.server.problem.NotHere;
 import bricksignal.server.site.SiteService;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.UnitChange;
+import bricksignal.server.words.Words;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -128,8 +130,15 @@ class VisitStore {
     /** What is known before a visit begins, as entries of it. */
     @Transactional(readOnly = true)
     List<Filed> knownBefore(Visit visit, Optional<Entry.Experience> experience) {
-        return Stream.concat(lastVisit(visit).stream(), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
-                .getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, known))).toList();
+        return Stream.of(lastVisit(visit).stream(), notHere(visit), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
+                .getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, known))).flatMap(known -> known).toList();
+    }
+
+    /** What could not be reached on the last visit to the unit, or is not fitted: it is no more so now. */
+    private Stream<Filed> notHere(Visit visit) {
+        return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream()).flatMap(filed -> filed.entry() instanceof Entry.Unable unable
+                && unable.why() != Obstacle.TOOL ? Stream.of(unable) : Stream.empty()).distinct().map(unable -> new Filed(UUID.nameUUIDFromBytes((visit.id()
+                        + " without " + unable.test()).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, unable));
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
@@ -250,7 +259,7 @@ class VisitStore {
 
     /** Closes a visit; closing it again in the same way changes nothing. False if something came to its log meanwhile. */
     @Transactional
-    boolean close(Snapshot seen, long seenPlace, Visit.Outcome outcome, String decided, String verdict, Details.Concluded concluded) {
+    boolean close(Snapshot seen, long seenPlace, Visit.Outcome outcome, String decided, Words words, Details.Concluded concluded) {
         Visit visit = own(seen.account(), visits.locked(seen.visit().id()).orElse(null));
         if (visit.closed() && visit.outcome() == outcome) {
             return true;
@@ -259,8 +268,8 @@ class VisitStore {
         if (log.lastPlace(visit.id()) != seenPlace) {
             return false;
         }
-        visit.close(day.now(), outcome, decided, verdict, seen.unit().digest(), board(visit));
-        visit.concluded(concluded);
+        visit.close(day.now(), outcome, decided, words.of(concluded.verdict()), seen.unit().digest(), board(visit));
+        visit.concluded(concluded, words.of(concluded.allowed()));
         events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, day.now(), outcome + ": " + decided));
         return true;
     }

@@ -27,6 +27,8 @@ public final class Planner {
     /** What is less probable changes no expected cost by a cent and no choice. */
     private static final double RULED_OUT = 1e-7;
     private static final double MEMBER_CHANCE = 0.5;
+    /** What tells less than that only confirms what other tests have said: a filler. Ours; one in a thousand ruled out is about so much. */
+    private static final double FILLER_BITS = 0.01;
     /** Nobody changes a part for a try that is hardly ever the cause. Common practice, no source; the figure is ours. */
     private static final double WORTH_CHANGING = 0.03;
 
@@ -152,7 +154,7 @@ public final class Planner {
         for (Test test : tests) {
             if (worthChanging(test, state)) {
                 Proposal proposal = weigh(test, state, now, standing);
-                if (proposal.bits() > Weighing.NEGLIGIBLE) {
+                if (proposal.bits() > FILLER_BITS) {
                     proposals.add(proposal);
                 }
             }
