@@ -36,6 +36,7 @@ const odd = computed(
   () =>
     page.value.verdict.status === 'UNEXPLAINED' ||
     page.value.contradictions.length > 0 ||
+    page.value.unknownCodes.length > 0 ||
     page.value.repeats.length > 0,
 )
 const free = ref(false)
@@ -107,6 +108,9 @@ function pick(net: string) {
         {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
       </h1>
       <p class="what">{{ page.verdict.label }}, {{ percent(page.verdict.probability) }}</p>
+      <p v-if="!closed && page.verdict.status === 'NOT_YET'" class="soft m-0" data-test="no-more">
+        What is left would tell next to nothing. Wait until it fails again, read at that moment, or ask somebody.
+      </p>
       <button v-if="!closed" type="button" class="key quiet" @click="sawing = !sawing">I saw …</button>
       <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
         >To the verdict</RouterLink
@@ -122,6 +126,7 @@ function pick(net: string) {
         </template>
         <template v-else>Is it this family, this board? Repeat what surprised you, or ask somebody.</template>
       </p>
+      <p v-for="u in page.unknownCodes" :key="u" class="problem" data-test="unknown-code">{{ u }}</p>
       <p v-for="c in page.contradictions" :key="c.repeat + c.other" class="problem">
         Cannot both be right: {{ c.repeat }} · {{ c.other }}.
         <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">

@@ -39,6 +39,7 @@ const page = {
   contradictions: [],
   repeats: [],
   wouldExplain: [],
+  unknownCodes: [] as string[],
   unexplained: 0.9,
   log: [] as unknown[],
   diagram: { callAt: 0 },
@@ -158,6 +159,14 @@ describe('the work', () => {
     expect(proven.mounted.get('[data-test=done]').text()).toContain('igniter open, 80 %')
     const nothing = work({ next: null })
     expect(nothing.mounted.get('[data-test=done] h1').text()).toBe('Nothing more to ask')
+    expect(nothing.mounted.get('[data-test=no-more]').text()).toContain('next to nothing')
+    expect(proven.mounted.find('[data-test=no-more]').exists()).toBe(false)
+  })
+
+  it('asks about a code that no chart has', () => {
+    const { mounted } = work({ unknownCodes: ['5 flashes is on no chart of the furnace board.'] })
+    expect(mounted.get('[data-test=unknown-code]').text()).toContain('on no chart')
+    expect(work().mounted.find('[data-test=odd]').exists()).toBe(false)
   })
 
   it('is only looked at once the visit is closed', () => {

@@ -36,6 +36,9 @@ import java.util.stream.Collectors;
  */
 final class Technician {
 
+    /** Of what a customer tells unasked one thing of twelve is not so. */
+    private static final double WRONG_OF_WHAT_IS_TOLD = 1.0 / 12;
+    private static final double HALF = 0.5;
     private static final double FAILING = 0.9;
     private static final double GHOST_OHMS = 200e3;
     private static final double TAP_LATE = 0.8;
@@ -113,7 +116,13 @@ final class Technician {
             questions.forEach(question -> found.add(new Observation.Unable(question, Obstacle.TOOL)));
         }
         Collections.shuffle(questions, customer);
-        questions.stream().filter(question -> customer.nextDouble() < told(question)).limit(Math.max(0, habits.told())).forEach(question -> found.add(new Observation.Answer(question, true)));
+        for (int i = 0; i < habits.told(); i++) {
+            boolean right = customer.nextDouble() >= WRONG_OF_WHAT_IS_TOLD;
+            questions.stream().filter(question -> told(question) > HALF == right).findFirst().ifPresent(question -> {
+                questions.remove(question);
+                found.add(new Observation.Answer(question, true));
+            });
+        }
         found.addAll(lamps());
         return found;
     }

@@ -12,10 +12,10 @@ import java.util.Optional;
 enum FieldSheet {
 
     /** C1: code draft open; the inducer turns; draft 0.35 against a mark of 0.70; the hose is off at the inducer. */
-    HOSE_OFF("hose-leaks", 4, List.of("inducer 1"), Map.of("draft-gauge", "0.35", "see-hose", "yes", "hear-inducer", "yes", "hear-inducer-found", "yes", "hear-inducer-hum", "yes",
+    HOSE_OFF("hose-leaks", 4, List.of("inducer 1"), Map.of("draft-gauge", "0.35", "draft-port", "0.9", "see-hose", "yes", "hear-inducer", "yes", "hear-inducer-found", "yes", "hear-inducer-hum", "yes",
             "v.ps-no.*", "0", "v.PSI.*", "0")),
     /** C3: code draft open; the inducer is silent; 120 V at its plug. */
-    INDUCER_DEAD("inducer-open", 4, List.of(), Map.of("draft-gauge", "0", "hear-inducer.*", "no", "v.ind-hot.purge", "120", "ohms-inducer", "OL", "amps-inducer", "0",
+    INDUCER_DEAD("inducer-open", 4, List.of(), Map.of("draft-(gauge|port)", "0", "hear-inducer.*", "no", "v.ind-hot.purge", "120", "ohms-inducer", "OL", "amps-inducer", "0",
             "v.ps-no.*", "0", "v.PSI.*", "0"));
 
     /** A furnace that calls and is held before ignition: 24 V of a transformer that is little loaded, line to the inducer, nothing behind it. */
@@ -24,6 +24,7 @@ enum FieldSheet {
     private static Map<String, String> always() {
         Map<String, String> always = new LinkedHashMap<>();
         always.put("danger\\..*", "no");
+        always.put("told\\..*", "no");
         always.put("see-.*|reseat-.*|tap-.*|press-.*|rest\\..*|ask\\..*", "no");
         always.put("v\\.(L-unit|L1|IND|ind-hot)\\..*", "120");
         always.put("v\\.(SEC|R|W|HLI|ps-com|lim.*|roll.*)\\..*", "26");

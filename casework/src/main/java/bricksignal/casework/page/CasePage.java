@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param repeats readings that the leading suspect explains only as a misread
  * @param unexplained probability that nothing in the model explains what was found
  * @param wouldExplain failures that no list of the pack names and that would explain it, likeliest first
+ * @param unknownCodes lamps that show what no chart of their board has, and what to ask of it
  * @param sequence the lines of the timing diagram, with what was seen of the run that is being watched
  * @param taps what was seen of the sequence on this visit
  * @param stops what was found that ends the diagnosis, most dangerous first: while there is any, nothing else is shown first
@@ -36,7 +37,7 @@ import org.jspecify.annotations.Nullable;
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
         Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
         List<Rung> ladder, Map<String, Message> readings, List<Change> changes, boolean powerCycled,
-        List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain,
+        List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes,
         List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {
 
     /**

@@ -18,6 +18,7 @@ import bricksignal.core.unit.common.CommonFailures;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
@@ -26,6 +27,8 @@ import java.util.stream.IntStream;
 final class LogLines {
 
     private static final int MOST_PATTERNS = 4;
+    /** A lamp that is likelier none of the chart than any of it. */
+    private static final double MOSTLY = 0.5;
     private static final double WORTH_SHOWING = 0.001;
     /** A fifth likelier is worth a word. */
     private static final double CLEARLY_LIKELIER = 1.2;
@@ -48,7 +51,7 @@ final class LogLines {
         Message what = what(entry, line, board);
         return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), line.filed().entry()
                 instanceof Entry.Earlier earlier ? Message.of("log.earlier", Message.of("log.when." + earlier.when()), what) : what,
-                found(entry, line, weights), judgement(first), due(first), line.counts(),
+                found(entry, line, weights), judgement(entry, first), due(first), line.counts(),
                 first instanceof Observation.Reading, board, first instanceof Observation.Reading reading ? reading.test().id()
                 : first instanceof Observation.Answer answer ? answer.test().id() : null,
                 first instanceof Observation.Answer said ? (Boolean) said.yes() : null, weights);
@@ -232,6 +235,10 @@ final class LogLines {
         return observation instanceof Observation.Answer answer ? Message.of(answer.yes() ? "yes" : "no") : Message.NOTHING;
     }
 
+    private Message judgement(Entry entry, @org.jspecify.annotations.Nullable Observation first) {
+        return entry instanceof Entry.Plate plate ? WorkLines.judgement(model, plate) : judgement(first);
+    }
+
     private Message judgement(@org.jspecify.annotations.Nullable Observation observation) {
         if (observation instanceof Observation.Reading reading) {
             return judgement(reading);
@@ -274,6 +281,30 @@ final class LogLines {
         weights.add(new CasePage.Weight(Message.of("lamp.none"), Message.of("lamp.count-again"), decoding.none()));
         weights.sort(Comparator.comparingDouble(w -> -w.weight()));
         return weights.stream().limit(MOST_PATTERNS).filter(w -> w.weight() > WORTH_SHOWING).toList();
+    }
+
+    /** Of each board the last lamp that still counts, where no chart of it has what it shows; with the codes that differ from it by one flash. */
+    List<Message> unknownCodes() {
+        Map<String, Message> last = new LinkedHashMap<>();
+        for (Line line : now.lines()) {
+            if (line.counts() && first(line) instanceof Observation.Lamp lamp) {
+                last.put(lamp.board(), unknown(lamp, line.lamp()));
+            }
+        }
+        return last.values().stream().filter(said -> said != Message.NOTHING).toList();
+    }
+
+    private Message unknown(Observation.Lamp lamp, LampDecoder.@org.jspecify.annotations.Nullable Decoding decoding) {
+        Chart chart = model.chart(lamp.board());
+        Message board = Message.said(model.boardLabel(lamp.board()));
+        if (decoding != null) {
+            return decoding.none() > MOSTLY ? Message.of("lamp.unknown", Message.of("lamp.seen"), board, Message.NOTHING) : Message.NOTHING;
+        }
+        LampPattern seen = lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(LampPattern.OFF);
+        List<Message> near = chart.patterns().stream().filter(seen::miscounted).map(pattern -> Message.of("lamp.near-one", Message.said(pattern.text()),
+                condition(lamp.board(), pattern))).toList();
+        return chart.patterns().contains(seen) ? Message.NOTHING : Message.of("lamp.unknown", Message.said(seen.text()), board,
+                near.isEmpty() ? Message.NOTHING : Message.of("lamp.near", Message.items(Message.Joint.SEMICOLON, near)));
     }
 
     private Message condition(String board, LampPattern pattern) {

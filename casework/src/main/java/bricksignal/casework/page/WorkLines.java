@@ -2,8 +2,11 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Figures;
 import bricksignal.casework.entry.Entry;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import java.util.Arrays;
+import java.util.OptionalDouble;
 
 /** The entries of the work after the verdict in messages. */
 final class WorkLines {
@@ -32,6 +35,16 @@ final class WorkLines {
             return Message.of("log.allowed", Message.said(model.part(allowed.part()).label()), Message.said(allowed.by()));
         }
         return Message.of(entry instanceof Entry.Ordered ? "log.ordered" : "log.given-back");
+    }
+
+    /** What is to be said of what stands on the board: a fuse that is bigger than any that belongs to the unit. */
+    static Message judgement(UnitModel model, Entry.Plate plate) {
+        OptionalDouble belongs = model.machine().circuit().elements().stream().filter(element -> element instanceof Element.Conductor c && Double.isFinite(c.fuseAmps()))
+                .mapToDouble(element -> ((Element.Conductor) element).fuseAmps()).max();
+        boolean tooBig = belongs.isPresent() && Arrays.stream(plate.text().split("[^0-9.]+")).filter(word -> word.matches("\\d+(\\.\\d+)?"))
+                .mapToDouble(Double::parseDouble).limit(1).anyMatch(amps -> amps > belongs.getAsDouble());
+        return plate.what() == Entry.PlateOf.FUSE && tooBig
+                ? Message.of("judgement.fuse-too-big", new Message.Number(belongs.getAsDouble())) : Message.NOTHING;
     }
 
     static Message found(UnitModel model, Entry.OfTheWork entry) {

@@ -10,8 +10,6 @@ final class Dying {
 
     /** Nobody watches longer for it, minutes. */
     private static final double WATCHED_MINUTES = 60;
-    /** Spread of the time until it dies, about one that is known: heat and weather differ. Of its logarithm. */
-    private static final double SIGMA = 0.5;
     private static final double SEEN_RIGHT = 0.95;
 
     private Dying() {
@@ -23,8 +21,7 @@ final class Dying {
         double by = !pack.runs().fails(h.id()) ? 0 : !h.intermittent() ? Double.isNaN(known) ? 0 : SEEN_RIGHT
                 : known > 0 ? WatchTest.DUTY_FAILING : WatchTest.DUTY_WARM;
         double flat = 1 / WATCHED_MINUTES;
-        double density = known > 0 ? logNormal(died.minutes(), known) : flat;
-        double time = by * density + WatchTest.BY_CHANCE * flat;
+        double time = by * Onset.density(died.minutes(), known, WATCHED_MINUTES) + WatchTest.BY_CHANCE * flat;
         if (by == 0 || died.first() == null && died.stays() == null) {
             return by == 0 ? time * ask(died.first()) * ask(died.stays()) : time;
         }
@@ -38,10 +35,5 @@ final class Dying {
 
     private static double said(@Nullable String point, Loss loss, boolean first) {
         return point == null ? 1 : loss.goesFirst(point) == first ? SEEN_RIGHT : 1 - SEEN_RIGHT;
-    }
-
-    private static double logNormal(double minutes, double about) {
-        double z = Math.log(minutes / about) / SIGMA;
-        return Math.exp(-z * z / 2) / (minutes * SIGMA * Math.sqrt(2 * Math.PI));
     }
 }

@@ -75,7 +75,7 @@ final class WatchTest {
         }
         double seen = switch (sense) {
             case RESET -> seldom && onset > 0 ? 1 : 1 - once;
-            case WARM -> !seldom ? once : onset > 0 && onset < WARM_MINUTES ? DUTY_FAILING : DUTY_WARM;
+            case WARM -> !seldom ? once : onset > 0 ? DUTY_FAILING * Onset.within(WARM_MINUTES, onset) : DUTY_WARM;
             default -> 1 - Math.pow(1 - once, CYCLES);
         };
         return BY_CHANCE + seen * (1 - 2 * BY_CHANCE);

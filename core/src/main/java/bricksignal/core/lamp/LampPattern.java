@@ -67,6 +67,11 @@ public record LampPattern(List<LampPart> parts) {
         return parts.stream().filter(LampPart::blinks).findFirst().map(LampPart::round).orElse(List.of());
     }
 
+    /** True for a pattern that somebody takes for this one who counts one flash too many or too few. */
+    public boolean miscounted(LampPattern other) {
+        return blinks() && other.blinks() && marks().equals(other.marks()) && Math.abs(round().size() - other.round().size()) == 1;
+    }
+
     /** How long such a round lasts, seconds; 0 where nothing blinks. */
     public double roundSeconds() {
         return parts.stream().filter(LampPart::blinks).findFirst().map(LampPart::roundSeconds).orElse(0.0);

@@ -34,8 +34,10 @@ class WatchTestTest {
     @Test
     void whatComesWithRunningRunsAfterAReset() {
         assertThat(WatchTest.yes(Sense.RESET, true, 0.35, 10)).isCloseTo(0.98, within(1e-12));
-        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 10)).isCloseTo(0.02 + 0.96 * 0.9, within(1e-12));
-        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 45)).isCloseTo(0.02 + 0.96 * 0.6, within(1e-12));
+        double half = 0.02 + 0.96 * 0.9 * (0.7 * 0.5 + 0.3);
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 20)).as("half of those about twenty minutes come in twenty").isCloseTo(half, within(1e-6));
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 5)).isGreaterThan(half + 0.2);
+        assertThat(WatchTest.yes(Sense.WARM, true, 0.35, 90)).isBetween(0.02 + 0.96 * 0.9 * 0.3, half - 0.2);
     }
 
     @Test

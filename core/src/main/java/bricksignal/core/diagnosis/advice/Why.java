@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.advice;
 
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.words.Message;
 import java.util.List;
@@ -19,8 +20,20 @@ public final class Why {
     private Why() {
     }
 
-    /** The shortest reason: the suspects that matter of the likeliest outcome, against those of the next that names others. */
+    /** The shortest reason: the suspects that matter of the likeliest outcome, against those of the next that names others; and why it is asked once more. */
     public static Message of(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
+        Message reason = reason(diagnosis, purpose, proposal);
+        return diagnosis.observations().stream().filter(seen -> seen.made(proposal.test())).reduce((first, last) -> last)
+                .map(last -> Message.of("why.again", again(diagnosis, last), reason)).orElse(reason);
+    }
+
+    /** What makes it worth asking once more. */
+    private static Message again(Diagnosis diagnosis, Observation last) {
+        boolean beforeARepair = diagnosis.sinceRepair().stream().noneMatch(seen -> seen == last);
+        return Message.of(beforeARepair ? "why.again-repaired" : diagnosis.contradicts(last, diagnosis.leader()) ? "why.again-odd" : "why.again-now");
+    }
+
+    private static Message reason(Diagnosis diagnosis, Advice.Purpose purpose, Proposal proposal) {
         if (purpose == Advice.Purpose.SAFETY) {
             return Message.of("why.safety");
         }

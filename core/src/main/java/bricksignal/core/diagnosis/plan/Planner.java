@@ -29,6 +29,8 @@ public final class Planner {
     private static final double MEMBER_CHANCE = 0.5;
     /** What tells less than that only confirms what other tests have said: a filler. Ours; one in a thousand ruled out is about so much. */
     private static final double FILLER_BITS = 0.01;
+    /** Where nothing on the list may explain what was found, whatever is read says more than the bits between those on the list. */
+    private static final double DOUBTED = 0.1;
     /** Nobody changes a part for a try that is hardly ever the cause. Common practice, no source; the figure is ours. */
     private static final double WORTH_CHANGING = 0.03;
 
@@ -78,7 +80,7 @@ public final class Planner {
      * @param standing how the unit stands now, which makes some tests cheaper
      */
     public List<Proposal> proposals(Diagnosis diagnosis, Setup standing) {
-        return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing);
+        return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing, diagnosis.unexplained() > DOUBTED ? Weighing.NEGLIGIBLE : FILLER_BITS);
     }
 
     /** What would be proposed after an outcome of a test: the best test then, if any saves anything. */
@@ -94,7 +96,7 @@ public final class Planner {
         for (int h = 0; h < weights.length; h++) {
             weights[h] /= total;
         }
-        return proposals(now.with(weights, policy, pack), askable(diagnosis, Set.of(made.id())), TestCost.after(made));
+        return proposals(now.with(weights, policy, pack), askable(diagnosis, Set.of(made.id())), TestCost.after(made), FILLER_BITS);
     }
 
     /**
@@ -109,7 +111,7 @@ public final class Planner {
         double sum = ids.stream().mapToDouble(diagnosis::belief).sum();
         double[] prior = ids.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
         State state = State.of(pack, List.copyOf(ids), prior, policy);
-        List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS));
+        List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS, FILLER_BITS));
         List<double[][]> chances = new ArrayList<>();
         List<Double> costs = new ArrayList<>();
         long states = 1;
@@ -148,13 +150,13 @@ public final class Planner {
                 && !diagnosis.answered(test) && diagnosis.possible(test)).toList();
     }
 
-    private List<Proposal> proposals(State state, List<Test> tests, Setup standing) {
+    private List<Proposal> proposals(State state, List<Test> tests, Setup standing, double leastBits) {
         double now = state.repairs.expectedCost(state.weights, 1);
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : tests) {
             if (worthChanging(test, state)) {
                 Proposal proposal = weigh(test, state, now, standing);
-                if (proposal.bits() > FILLER_BITS) {
+                if (proposal.bits() > leastBits) {
                     proposals.add(proposal);
                 }
             }

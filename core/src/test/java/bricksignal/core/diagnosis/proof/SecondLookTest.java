@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.core.diagnosis.BoardUnit;
 import bricksignal.core.diagnosis.ChainUnit;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.Diagnosis;
@@ -57,5 +58,17 @@ class SecondLookTest {
     @Test
     void readingsAreNotAskedAgain() {
         assertThat(items(Diagnosis.of(chain).and(ChainUnit.volts(chain, "n2", 24)).and(ChainUnit.volts(chain, "n3", 0)))).isEmpty();
+    }
+
+    /** But before a board goes: a probe on the wrong terminal is 0 V too. */
+    @Test
+    void numberOnWhichABoardHangsIsReadTwice() {
+        CompiledPack unit = BoardUnit.compiled();
+        Observation.Reading dead = BoardUnit.volts(unit, "OUT", BoardUnit.CALLING, 0);
+        Diagnosis once = Diagnosis.of(unit).and(List.of(BoardUnit.volts(unit, "R", BoardUnit.CALLING, 24), BoardUnit.volts(unit, "W", BoardUnit.CALLING, 23.8), dead,
+                BoardUnit.read(unit, "ohms-coil", 40)));
+        assertThat(once.leader()).isEqualTo(new HypothesisId.Single("relay-open"));
+        assertThat(items(once)).extracting(ProofItem::tests).contains(List.of(dead.test().id()));
+        assertThat(items(once.and(dead))).extracting(ProofItem::tests).doesNotContain(List.of(dead.test().id()));
     }
 }
