@@ -4,6 +4,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.common.CommonFailures;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,6 +49,7 @@ public final class Diagnosis {
     private volatile @Nullable Map<HypothesisId, Double> unlisted;
     private volatile @Nullable List<Observation> odd;
     private volatile @Nullable List<Observation> failing;
+    private volatile @Nullable IdentityHashMap<Observation, Set<String>> renewedOtherwise;
 
     /** Logarithm of the likelihood of the first observations under a hypothesis beyond the considered ones. */
     private record Sum(int upTo, double log) {
@@ -300,13 +302,21 @@ public final class Diagnosis {
     }
 
     private HypothesisId whenMade(Observation observation, HypothesisId id) {
-        Set<String> renewed = evidence.standing().renewed();
-        for (Evidence.Entry entry : evidence.entries()) {
-            if (!entry.before().renewed().equals(renewed) && entry.observation() == observation) {
-                return space.standing(space.cause(id), new Standing(repaired(), evidence.standing().failing(), entry.before().renewed()));
-            }
+        Set<String> then = renewedOtherwise().get(observation);
+        return then == null ? id : space.standing(space.cause(id), new Standing(repaired(), evidence.standing().failing(), then));
+    }
+
+    /** What was new when something was observed, where other elements are new now; by the observation itself and not by its like. */
+    private IdentityHashMap<Observation, Set<String>> renewedOtherwise() {
+        IdentityHashMap<Observation, Set<String>> known = renewedOtherwise;
+        if (known == null) {
+            IdentityHashMap<Observation, Set<String>> found = new IdentityHashMap<>();
+            evidence.entries().stream().filter(entry -> !entry.before().renewed().equals(evidence.standing().renewed()))
+                    .forEach(entry -> found.putIfAbsent(entry.observation(), entry.before().renewed()));
+            known = found;
+            renewedOtherwise = known;
         }
-        return id;
+        return known;
     }
 
     /** Observations that the most likely hypothesis explains only as a misread: each is worth repeating. */

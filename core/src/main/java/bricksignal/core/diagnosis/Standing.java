@@ -29,7 +29,7 @@ record Standing(Set<String> repaired, boolean failing, Set<String> renewed) {
         if (observation instanceof Observation.Answer answer && answer.test().renews().isPresent()) {
             return new Standing(repaired, nowFailing, with(renewed, Set.of(answer.test().renews().get()), answer.yes()));
         }
-        return new Standing(repaired, nowFailing, renewed);
+        return nowFailing == failing ? this : new Standing(repaired, nowFailing, renewed);
     }
 
     private static Set<String> with(Set<String> some, Set<String> these, boolean there) {
