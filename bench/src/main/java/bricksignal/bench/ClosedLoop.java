@@ -9,13 +9,13 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -75,7 +75,7 @@ final class ClosedLoop {
 
     private Measured measure(Technician technician, Diagnosis start) {
         Diagnosis diagnosis = start;
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         double minutes = 0;
         double parts = 0;
         int tests = 0;
@@ -93,7 +93,7 @@ final class ClosedLoop {
             }
             minutes += TestCost.minutes(pack, test, standing);
             parts += TestCost.partsUsed(pack, test);
-            standing = TestCost.after(test);
+            standing = standing.after(test);
             diagnosis = diagnosis.and(technician.make(test));
             tests++;
             advice = Advice.of(diagnosis, planner, standing);
@@ -153,7 +153,7 @@ final class ClosedLoop {
 
     private Outcome inSequence(Technician technician, double enough) {
         Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         double minutes = 0;
         int tests = 0;
         List<Test> order = new ArrayList<>(pack.catalogue().tests());
@@ -165,7 +165,7 @@ final class ClosedLoop {
                 break;
             }
             minutes += TestCost.minutes(pack, test, standing);
-            standing = TestCost.after(test);
+            standing = standing.after(test);
             diagnosis = diagnosis.and(technician.make(test));
             tests++;
         }

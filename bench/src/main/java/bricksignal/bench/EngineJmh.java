@@ -9,7 +9,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.unit.Setup;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
 import java.util.List;
@@ -50,9 +50,9 @@ public class EngineJmh {
         Technician technician = new Technician(pack, pack.space().faults().get(1).id(), 1);
         diagnosis = Diagnosis.of(pack, technician.lamps());
         for (int i = 0; i < 3; i++) {
-            diagnosis = diagnosis.and(technician.make(planner.proposals(diagnosis, Setup.AS_IT_IS).get(0).test()));
+            diagnosis = diagnosis.and(technician.make(planner.proposals(diagnosis, Stand.AS_FOUND).get(0).test()));
         }
-        next = technician.make(planner.proposals(diagnosis, Setup.AS_IT_IS).get(0).test());
+        next = technician.make(planner.proposals(diagnosis, Stand.AS_FOUND).get(0).test());
         circuit = pack.nominal().usualRun().at(200).unit().solution().circuit();
     }
 
@@ -73,6 +73,6 @@ public class EngineJmh {
 
     @Benchmark
     public Object nextTest() {
-        return Advice.of(diagnosis, planner, Setup.AS_IT_IS);
+        return Advice.of(diagnosis, planner, Stand.AS_FOUND);
     }
 }

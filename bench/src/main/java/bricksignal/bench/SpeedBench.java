@@ -8,7 +8,7 @@ import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.unit.Setup;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.PackLibrary;
@@ -61,7 +61,7 @@ final class SpeedBench {
             Diagnosis[] diagnosis = {Diagnosis.of(pack, technician.lamps())};
             return IntStream.range(0, 8).mapToDouble(step -> {
                 long start = System.nanoTime();
-                Advice advice = Advice.of(Diagnosis.of(pack, diagnosis[0].observations()), planner, Setup.AS_IT_IS);
+                Advice advice = Advice.of(Diagnosis.of(pack, diagnosis[0].observations()), planner, Stand.AS_FOUND);
                 double ms = (System.nanoTime() - start) / 1e6;
                 if (!advice.proposals().isEmpty()) {
                     Test test = advice.proposals().get(0).test();

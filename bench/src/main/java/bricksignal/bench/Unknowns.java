@@ -9,12 +9,11 @@ import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import java.util.LinkedHashMap;
@@ -88,11 +87,11 @@ final class Unknowns {
     private static Diagnosis led(CompiledPack pack, Technician technician) {
         Planner planner = Planner.of(pack, Policy.defaults());
         Diagnosis diagnosis = Diagnosis.of(pack, technician.lamps());
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         Advice advice = Advice.of(diagnosis, planner, standing);
         for (int i = 0; i < MOST_TESTS && !advice.done() && !unexplained(diagnosis); i++) {
             Test test = advice.proposals().get(0).test();
-            standing = TestCost.after(test);
+            standing = standing.after(test);
             diagnosis = diagnosis.and(technician.make(test));
             advice = Advice.of(diagnosis, planner, standing);
         }

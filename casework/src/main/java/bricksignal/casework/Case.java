@@ -10,10 +10,9 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
@@ -44,7 +43,7 @@ public final class Case {
     private final List<Line> lines;
     private final Diagnosis diagnosis;
     private final Diagnosis before;
-    private final Setup standing;
+    private final Stand standing;
     private final boolean powerCycled;
     private final @Nullable String call;
     private final Stamps stamps;
@@ -52,7 +51,7 @@ public final class Case {
     private volatile @Nullable Advice advice;
     private volatile @Nullable Verdict verdict;
 
-    private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Setup standing,
+    private Case(CaseUnit unit, Policy policy, List<Line> lines, Diagnosis diagnosis, Diagnosis before, Stand standing,
             boolean powerCycled, @Nullable String call, Stamps stamps) {
         this.unit = unit;
         this.policy = policy;
@@ -68,7 +67,7 @@ public final class Case {
     /** A case with nothing entered yet. */
     public static Case of(CaseUnit unit, Policy policy) {
         Diagnosis nothing = Diagnosis.of(unit.pack());
-        return new Case(unit, policy, List.of(), nothing, nothing, Setup.AS_IT_IS, false, null, Stamps.NONE);
+        return new Case(unit, policy, List.of(), nothing, nothing, Stand.AS_FOUND, false, null, Stamps.NONE);
     }
 
     /** A case with these entries, oldest first. What this unit does not understand counts as nothing. */
@@ -135,7 +134,7 @@ public final class Case {
     }
 
     /** How the unit stands after the last reading. */
-    public Setup standing() {
+    public Stand standing() {
         return standing;
     }
 
@@ -254,11 +253,11 @@ public final class Case {
         more.add(line);
         Diagnosis now = diagnosis;
         Diagnosis last = before;
-        Setup stands = standing;
+        Stand stands = standing;
         for (Observation observation : line.observations()) {
             last = now;
             now = now.and(observed(observation));
-            stands = observation instanceof Observation.Reading reading ? TestCost.after(reading.test()) : stands;
+            stands = observation instanceof Observation.Repaired ? Stand.AS_FOUND : observation.about().map(stands::after).orElse(stands);
         }
         return new Case(unit, policy, more, now, last, stands, powerCycled, call, stamps);
     }

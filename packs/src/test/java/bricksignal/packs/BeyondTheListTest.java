@@ -16,10 +16,9 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.words.Message;
 import java.util.Comparator;
 import java.util.List;
@@ -42,11 +41,11 @@ class BeyondTheListTest {
         CompiledPack without = without(fault);
         Planner planner = Planner.of(without, Policy.defaults());
         Diagnosis d = Diagnosis.of(without, F1.lamps(fault).observations());
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         Advice advice = Advice.of(d, planner, standing);
         for (int i = 0; i < 40 && !advice.done() && d.unexplained() <= ProofGate.UNEXPLAINED; i++) {
             var test = advice.proposals().get(0).test();
-            standing = TestCost.after(test);
+            standing = standing.after(test);
             d = d.and(F1.exact(fault, test));
             advice = Advice.of(d, planner, standing);
         }

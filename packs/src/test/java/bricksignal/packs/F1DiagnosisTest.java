@@ -16,6 +16,7 @@ import bricksignal.core.diagnosis.advice.Why;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.ProofItem;
@@ -75,7 +76,7 @@ class F1DiagnosisTest {
 
     // --- the board ---------------------------------------------------------------------------------------------------
 
-    /** Output dead, and every input but one proven at the board's own pins. */
+    /** Output dead as read twice, and every input but one proven at the board's own pins. */
     private static Diagnosis deadIgniterOutputBut(String... left) {
         List<Observation> all = List.of(answer("see-glow", false), answer("hear-valve", true),
                 reading("v.R.standby", 27.3), reading("v.W.purge", 27.2),
@@ -88,7 +89,16 @@ class F1DiagnosisTest {
                 d = d.and(o);
             }
         }
-        return d;
+        return d.and(reading("v.HSI.warm-up", 0.1));
+    }
+
+    @Test
+    void boardHangsOnNoSingleReading() {
+        List<Observation> made = deadIgniterOutputBut().observations();
+        Verdict once = verdict(Diagnosis.of(F1.PACK, made.subList(0, made.size() - 1)));
+        assertThat(once.status()).isEqualTo(Verdict.Status.INDICATED);
+        assertThat(once.items()).filteredOn(item -> !item.proven()).singleElement().matches(ProofItem::again)
+                .satisfies(item -> assertThat(item.tests()).containsExactly("v.HSI.warm-up"));
     }
 
     @Test
@@ -109,7 +119,7 @@ class F1DiagnosisTest {
             assertThat(item.what().toString()).contains("W on the board");
             assertThat(item.tests()).contains("v.W.purge");
         });
-        Advice advice = Advice.of(d, PLANNER, Setup.AS_IT_IS);
+        Advice advice = Advice.of(d, PLANNER, Stand.AS_FOUND);
         assertThat(advice.purpose()).isEqualTo(Advice.Purpose.PROVE);
         assertThat(advice.proposals().get(0).test().id()).isEqualTo("v.W.purge");
     }
@@ -187,7 +197,7 @@ class F1DiagnosisTest {
     void savingIsNeverMoreThanTheCostToGo() {
         Diagnosis d = lamp("7 flashes");
         double now = PLANNER.costToGo(d);
-        assertThat(PLANNER.proposals(d, Setup.AS_IT_IS)).isNotEmpty().allSatisfy(p -> {
+        assertThat(PLANNER.proposals(d, Stand.AS_FOUND)).isNotEmpty().allSatisfy(p -> {
             assertThat(p.saving()).isLessThan(now);
             assertThat(p.bits()).isBetween(0.0, Math.log(F1.PACK.space().considered().size()) / Math.log(2));
             assertThat(p.branches().stream().mapToDouble(Proposal.Branch::probability).sum()).isCloseTo(1, within(0.01));
@@ -197,14 +207,14 @@ class F1DiagnosisTest {
     @Test
     void powerThatIsOffAlreadyMakesTheNextOhmsCheaper() {
         bricksignal.core.unit.Test ohms = F1.PACK.catalogue().test("ohms-igniter");
-        Setup off = new Setup(true, List.of());
-        assertThat(TestCost.minutes(F1.PACK, ohms, off)).isLessThan(TestCost.minutes(F1.PACK, ohms, Setup.AS_IT_IS));
+        Stand off = new Stand(new Setup(true, List.of()), null);
+        assertThat(TestCost.minutes(F1.PACK, ohms, off)).isLessThan(TestCost.minutes(F1.PACK, ohms, Stand.AS_FOUND));
     }
 
     @Test
     void whyNamesTheSuspectsThatTheTestSplits() {
         Diagnosis d = lamp("4 flashes");
-        Proposal first = PLANNER.proposals(d, Setup.AS_IT_IS).get(0);
+        Proposal first = PLANNER.proposals(d, Stand.AS_FOUND).get(0);
         assertThat(first.branches()).hasSizeGreaterThanOrEqualTo(2);
         assertThat(((Message.Keyed) Why.of(d, Advice.Purpose.SPLIT, first)).key()).isEqualTo("why.splits");
         assertThat(first.branches()).anyMatch(branch -> branch.suspects().contains(F1.place("hose-leaks")));

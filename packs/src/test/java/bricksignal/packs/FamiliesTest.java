@@ -14,10 +14,9 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
-import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Setup;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
@@ -52,11 +51,11 @@ class FamiliesTest {
         Compiled unit = Compiled.of(id);
         Planner planner = Planner.of(unit.pack(), Policy.defaults());
         Diagnosis d = unit.lamps(fault);
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         Advice advice = Advice.of(d, planner, standing);
         for (int i = 0; i < 40 && !advice.done(); i++) {
             bricksignal.core.unit.Test test = advice.proposals().get(0).test();
-            standing = TestCost.after(test);
+            standing = standing.after(test);
             d = d.and(unit.exact(d.now(unit.place(fault)), test));
             advice = Advice.of(d, planner, standing);
         }

@@ -15,11 +15,11 @@ import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.plan.School;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test.Check;
 import bricksignal.core.unit.Test.Reading;
 import bricksignal.core.unit.Test.Sense;
@@ -92,11 +92,11 @@ class IsolateAndProveTest {
         Planner planner = Planner.of(PACK, Policy.defaults());
         Diagnosis d = Diagnosis.of(PACK, List.of());
         for (int repair = 0; repair < 3; repair++) {
-            Advice advice = Advice.of(d, planner, Setup.AS_IT_IS);
+            Advice advice = Advice.of(d, planner, Stand.AS_FOUND);
             for (int i = 0; i < 40 && !advice.done(); i++) {
                 HypothesisId left = d.now(pair);
                 d = d.and(F1.exact(left, advice.proposals().get(0).test()));
-                advice = Advice.of(d, planner, Setup.AS_IT_IS);
+                advice = Advice.of(d, planner, Stand.AS_FOUND);
             }
             var named = d.hypothesis(advice.verdict().leader());
             if (named.nothing()) {
@@ -172,7 +172,7 @@ class IsolateAndProveTest {
     }
 
     private static double minutes(Observation o) {
-        return TestCost.minutes(PACK, ((Observation.Reading) o).test(), Setup.AS_IT_IS);
+        return TestCost.minutes(PACK, ((Observation.Reading) o).test(), Stand.AS_FOUND);
     }
 
     // --- the sequence beside the unit ----------------------------------------------------------------------------------------------
@@ -202,7 +202,7 @@ class IsolateAndProveTest {
     void planShowsWhatEachOutcomeLeadsTo() {
         Diagnosis d = F1.lamps("hose-leaks");
         Planner planner = Planner.of(PACK, Policy.defaults());
-        Proposal first = planner.proposals(d, Setup.AS_IT_IS).get(0);
+        Proposal first = planner.proposals(d, Stand.AS_FOUND).get(0);
         Plan plan = Plan.of(d, planner, first);
         assertThat(plan.ways()).hasSizeGreaterThanOrEqualTo(2);
         assertThat(plan.ways().stream().mapToDouble(w -> w.outcome().probability()).sum()).isBetween(0.9, 1.0000001);
@@ -214,9 +214,9 @@ class IsolateAndProveTest {
     void kindsThatACompanyDoesNotAllowAreNotProposed() {
         Policy strict = new Policy(1.5, 90, 5, 400, Set.of(Sense.SUBSTITUTE, Sense.TRY), School.STRICT);
         Diagnosis d = F1.lamps("thermostat-bad");
-        assertThat(Planner.of(PACK, strict).proposals(d, Setup.AS_IT_IS)).noneMatch(p -> p.test() instanceof Check c
+        assertThat(Planner.of(PACK, strict).proposals(d, Stand.AS_FOUND)).noneMatch(p -> p.test() instanceof Check c
                 && (c.sense() == Sense.SUBSTITUTE || c.sense() == Sense.TRY));
-        assertThat(Planner.of(PACK, Policy.defaults()).proposals(d, Setup.AS_IT_IS)).anyMatch(p -> p.test() instanceof Check c
+        assertThat(Planner.of(PACK, Policy.defaults()).proposals(d, Stand.AS_FOUND)).anyMatch(p -> p.test() instanceof Check c
                 && c.sense() == Sense.SUBSTITUTE);
     }
 
@@ -229,11 +229,11 @@ class IsolateAndProveTest {
     @Test
     void dearerLabourMakesThePlannerSlowerToMeasure() {
         Diagnosis d = F1.lamps("hose-leaks");
-        double cheap = Planner.of(PACK, new Policy(0.5, 90, 5, 400, Set.of(), School.STRICT)).proposals(d, Setup.AS_IT_IS).get(0).saving();
+        double cheap = Planner.of(PACK, new Policy(0.5, 90, 5, 400, Set.of(), School.STRICT)).proposals(d, Stand.AS_FOUND).get(0).saving();
         double dear = Planner.of(PACK, new Policy(6, 90, 5, 400, Set.of(), School.STRICT)).weigh(Planner.of(PACK, new Policy(0.5, 90, 5, 400,
-                Set.of(), School.STRICT)).proposals(d, Setup.AS_IT_IS).get(0).test(), d, Setup.AS_IT_IS).cost();
+                Set.of(), School.STRICT)).proposals(d, Stand.AS_FOUND).get(0).test(), d, Stand.AS_FOUND).cost();
         assertThat(cheap).isPositive();
-        assertThat(dear).isGreaterThan(Planner.of(PACK, Policy.defaults()).proposals(d, Setup.AS_IT_IS).get(0).cost());
+        assertThat(dear).isGreaterThan(Planner.of(PACK, Policy.defaults()).proposals(d, Stand.AS_FOUND).get(0).cost());
     }
 
     // --- proof ----------------------------------------------------------------------------------------------------------------------
@@ -252,7 +252,7 @@ class IsolateAndProveTest {
         Diagnosis d = Diagnosis.of(PACK).and(reading("v.SEC.standby", 0)).and(reading("v.L1.standby", 0))
                 .and(reading("v.L-unit.standby", 120)).and(answer("see-door", true));
         assertThat(leader(d)).isEqualTo("door-off");
-        Advice advice = Advice.of(d, Planner.of(PACK, Policy.defaults()), Setup.AS_IT_IS);
+        Advice advice = Advice.of(d, Planner.of(PACK, Policy.defaults()), Stand.AS_FOUND);
         assertThat(advice.verdict().items()).filteredOn(ProofItem::again).singleElement()
                 .satisfies(item -> assertThat(item.tests()).containsExactly("see-door"));
         assertThat(advice.proposals().get(0).test().id()).isEqualTo("see-door");

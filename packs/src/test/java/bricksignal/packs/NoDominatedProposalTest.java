@@ -10,9 +10,9 @@ import bricksignal.core.diagnosis.Outcomes;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.List;
 import java.util.Random;
@@ -46,7 +46,7 @@ class NoDominatedProposalTest {
         Planner planner = Planner.of(unit.pack(), Policy.defaults());
         for (int state = 0; state < STATES; state++) {
             Diagnosis d = somewhere(unit, random);
-            List<Proposal> proposals = planner.proposals(d, Setup.AS_IT_IS);
+            List<Proposal> proposals = planner.proposals(d, Stand.AS_FOUND);
             if (proposals.isEmpty()) {
                 continue;
             }

@@ -11,6 +11,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -85,6 +86,6 @@ class SharedBoardsTest {
             d = d.and(new Observation.Reading(volts.get(i), i % 2 == 0 ? 277 : 3.3));
         }
         assertThat(d.hypotheses().stream().filter(h -> h instanceof HypothesisId.Pair).count()).isLessThanOrEqualTo(64);
-        assertThat(Advice.of(d, Planner.of(pack, Policy.defaults()), Setup.AS_IT_IS).proposals()).isNotEmpty();
+        assertThat(Advice.of(d, Planner.of(pack, Policy.defaults()), Stand.AS_FOUND).proposals()).isNotEmpty();
     }
 }

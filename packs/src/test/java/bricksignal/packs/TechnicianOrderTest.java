@@ -10,8 +10,8 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Change;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +37,7 @@ class TechnicianOrderTest {
         List<Diagnosis> visits = new ArrayList<>(List.of(Diagnosis.of(pack)));
         CustomerTest.of(pack.model()).forEach(question -> visits.add(Diagnosis.of(pack, List.of(new Observation.Answer(question, true)))));
         for (Diagnosis visit : visits) {
-            List<Proposal> all = Advice.of(visit, planner, Setup.AS_IT_IS).proposals();
+            List<Proposal> all = Advice.of(visit, planner, Stand.AS_FOUND).proposals();
             for (Proposal proposal : all.subList(0, Math.min(FIRST, all.size()))) {
                 judge(visit, proposal, all);
             }

@@ -12,8 +12,8 @@ import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.Told;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Fault;
-import bricksignal.core.unit.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,10 +31,10 @@ class WatchedSequenceTest {
         Diagnosis d = Diagnosis.of(PACK, List.of());
         var sequence = PACK.catalogue().test("watch.sequence");
         Planner planner = Planner.of(PACK, Policy.defaults());
-        assertThat(planner.proposals(d, Setup.AS_IT_IS)).anyMatch(p -> p.test().equals(sequence) && p.bits() > 1);
+        assertThat(planner.proposals(d, Stand.AS_FOUND)).anyMatch(p -> p.test().equals(sequence) && p.bits() > 1);
         Diagnosis watched = d.and(F1.exact("igniter-open", sequence));
         assertThat(watched.answered(sequence)).isTrue();
-        assertThat(planner.proposals(watched, Setup.AS_IT_IS)).noneMatch(p -> p.test().equals(sequence));
+        assertThat(planner.proposals(watched, Stand.AS_FOUND)).noneMatch(p -> p.test().equals(sequence));
         assertThat(watched.answered(sequence)).isTrue();
         assertThat(watched.and(new Observation.Repaired("igniter")).answered(sequence)).isFalse();
     }

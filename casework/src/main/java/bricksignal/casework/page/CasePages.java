@@ -12,11 +12,11 @@ import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Contradiction;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Place;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -108,7 +108,7 @@ public final class CasePages {
     }
 
     private TestLine line(Test test) {
-        return TestPage.line(now.unit().pack(), test, TestCost.minutes(pack, test, Setup.AS_IT_IS));
+        return TestPage.line(now.unit().pack(), test, TestCost.minutes(pack, test, Stand.AS_FOUND));
     }
 
     private CasePage.Contradicting contradiction(Contradiction c) {

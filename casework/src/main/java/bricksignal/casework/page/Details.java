@@ -10,11 +10,11 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Plan;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -100,12 +100,12 @@ public final class Details {
     /** What the tests that were made take, each as the unit stood after the one before. */
     private static double testMinutes(Case now) {
         double minutes = 0;
-        Setup standing = Setup.AS_IT_IS;
+        Stand standing = Stand.AS_FOUND;
         for (Observation made : now.diagnosis().observations()) {
             Test test = made.about().orElse(null);
             if (test != null) {
                 minutes += TestCost.minutes(now.unit().pack(), test, standing);
-                standing = TestCost.after(test);
+                standing = standing.after(test);
             }
         }
         return minutes;
@@ -156,9 +156,9 @@ public final class Details {
         String found = model.asFound().map(Moment::id).orElse("");
         List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
                 && c.sense().onlyPerceives() && !now.diagnosis().answered(c) && now.mayBeMade(c)).toList();
-        Stream<TestLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Setup.AS_IT_IS).stream()
+        Stream<TestLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Stand.AS_FOUND).stream()
                 .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()));
-        return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Setup.AS_IT_IS).stream()
+        return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Stand.AS_FOUND).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
                 .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()))).toList();
     }

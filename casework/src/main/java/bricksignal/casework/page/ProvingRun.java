@@ -12,11 +12,11 @@ import bricksignal.core.diagnosis.Judgement;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.SettingTest;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Acceptance;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -210,7 +210,7 @@ final class ProvingRun {
     /** What shows on a clamp that a part works. */
     private Optional<Test.Reading> reading(Part part) {
         return model.readings().stream().filter(test -> !test.mode().dead() && test.place() instanceof Place.Through through && part.elements().contains(through.element()))
-                .min(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)));
+                .min(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Stand.AS_FOUND)));
     }
 
     private Stream<Test.Check> questions(Predicate<Test.Check> asked) {
@@ -220,7 +220,7 @@ final class ProvingRun {
     private Item question(Test.Check check, Message what, boolean due) {
         Boolean said = answers(check).stream().reduce((first, last) -> last).orElse(null);
         return new Item(check.id(), Kind.QUESTION, what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
-                TestCost.minutes(pack, check, Setup.AS_IT_IS), TestPage.cautions(pack, check));
+                TestCost.minutes(pack, check, Stand.AS_FOUND), TestPage.cautions(pack, check));
     }
 
     private List<Boolean> answers(Test.Check check) {
@@ -234,11 +234,11 @@ final class ProvingRun {
 
     private Item item(Test.Reading test, Message what, State state, Message due, Observation.@Nullable Reading last) {
         return new Item(test.id(), Kind.READING, what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
-                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(pack, test));
+                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private Item item(Test test, Kind kind, State state, Message due, Message found) {
-        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Setup.AS_IT_IS), TestPage.cautions(pack, test));
+        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private static State state(@Nullable Boolean said, boolean due) {

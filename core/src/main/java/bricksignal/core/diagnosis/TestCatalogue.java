@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
 import bricksignal.core.board.run.Scenario;
+import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.danger.Safety;
 import bricksignal.core.unit.Moment;
@@ -18,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Every test that a unit gives, in a fixed order: a voltage at each of its points, the readings and checks of its pack, and those
@@ -29,8 +31,10 @@ public final class TestCatalogue {
     private static final double CALL_MINUTES = 0.3;
 
     private final UnitModel model;
+    private final VirtualUnit nominal;
     private final Map<String, Double> seconds;
     private final Map<String, Double> waiting = new LinkedHashMap<>();
+    private final Map<String, Double> lasting = new ConcurrentHashMap<>();
     private final Map<String, Test> tests = new LinkedHashMap<>();
     private final Map<String, Integer> places = new LinkedHashMap<>();
     private final List<Test> all;
@@ -46,6 +50,7 @@ public final class TestCatalogue {
      */
     TestCatalogue(UnitModel model, Map<String, Double> seconds, VirtualUnit nominal, List<? extends Test> further) {
         this.model = model;
+        this.nominal = nominal;
         this.seconds = new LinkedHashMap<>(seconds);
         this.safety = new Safety(model, nominal, moment -> Known.in(this.seconds, moment.id()), check -> Optional.of(changedBy(check)));
         model.moments().forEach(moment -> waiting.put(moment.id(), waiting(moment)));
@@ -108,6 +113,17 @@ public final class TestCatalogue {
     /** What it takes until a moment comes, minutes: a call is placed anew and waited for, unless the unit stands there as found. */
     public double waitingMinutes(String moment) {
         return Known.in(waiting, model.moment(moment).id());
+    }
+
+    /** How long the unit in good order stays as it is at a moment, seconds: until a board goes on to another state, or the run ends. */
+    public double lastsSeconds(String moment) {
+        return lasting.computeIfAbsent(model.moment(moment).id(), id -> {
+            Timeline run = nominal.run(model.moment(id).scenario());
+            double at = seconds(id);
+            Map<String, String> states = run.at(at).unit().states();
+            return run.intervals().stream().filter(interval -> interval.start() > at && !interval.unit().states().equals(states)).findFirst()
+                    .map(Timeline.Interval::start).orElse(run.scenario().seconds()) - at;
+        });
     }
 
     /**

@@ -3,10 +3,10 @@ package bricksignal.core.diagnosis.advice;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -45,7 +45,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
     }
 
     /** What to do next. */
-    public static Advice of(Diagnosis diagnosis, Planner planner, Setup standing) {
+    public static Advice of(Diagnosis diagnosis, Planner planner, Stand standing) {
         Verdict verdict = ProofGate.verdict(diagnosis, planner.policy().school());
         List<Proposal> splitting = planner.proposals(diagnosis, standing);
         if (verdict.status() == Verdict.Status.PROVEN) {
@@ -97,7 +97,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
     }
 
     /** For each missing proof its cheapest test from how the unit stands, cheapest first. */
-    private static List<Proposal> proving(Diagnosis diagnosis, Planner planner, Setup standing, Verdict verdict) {
+    private static List<Proposal> proving(Diagnosis diagnosis, Planner planner, Stand standing, Verdict verdict) {
         List<Proposal> proving = new ArrayList<>();
         for (ProofItem item : verdict.items()) {
             item.tests().stream().map(id -> diagnosis.pack().catalogue().test(id)).filter(test -> item.again() || !diagnosis.answered(test))

@@ -3,8 +3,8 @@ package bricksignal.core.diagnosis.advice;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -71,6 +71,6 @@ public record Contradiction(Observation one, Observation other) {
 
     private static double minutes(Diagnosis diagnosis, Observation observation) {
         Test test = observation instanceof Observation.Reading r ? r.test() : ((Observation.Answer) observation).test();
-        return TestCost.minutes(diagnosis.pack(), test, Setup.AS_IT_IS);
+        return TestCost.minutes(diagnosis.pack(), test, Stand.AS_FOUND);
     }
 }

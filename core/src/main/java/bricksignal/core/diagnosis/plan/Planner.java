@@ -6,7 +6,6 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Outcomes;
 import bricksignal.core.unit.Part;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -79,7 +78,7 @@ public final class Planner {
      *
      * @param standing how the unit stands now, which makes some tests cheaper
      */
-    public List<Proposal> proposals(Diagnosis diagnosis, Setup standing) {
+    public List<Proposal> proposals(Diagnosis diagnosis, Stand standing) {
         return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing, diagnosis.unexplained() > DOUBTED ? Weighing.NEGLIGIBLE : FILLER_BITS);
     }
 
@@ -96,7 +95,7 @@ public final class Planner {
         for (int h = 0; h < weights.length; h++) {
             weights[h] /= total;
         }
-        return proposals(now.with(weights, policy, pack), askable(diagnosis, Set.of(made.id())), TestCost.after(made), FILLER_BITS);
+        return proposals(now.with(weights, policy, pack), askable(diagnosis, Set.of(made.id())), Stand.AS_FOUND.after(made), FILLER_BITS);
     }
 
     /**
@@ -111,7 +110,7 @@ public final class Planner {
         double sum = ids.stream().mapToDouble(diagnosis::belief).sum();
         double[] prior = ids.stream().mapToDouble(h -> diagnosis.belief(h) / sum).toArray();
         State state = State.of(pack, List.copyOf(ids), prior, policy);
-        List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Setup.AS_IT_IS, FILLER_BITS));
+        List<Proposal> best = new ArrayList<>(proposals(state, askable(diagnosis, Set.of()), Stand.AS_FOUND, FILLER_BITS));
         List<double[][]> chances = new ArrayList<>();
         List<Double> costs = new ArrayList<>();
         long states = 1;
@@ -134,12 +133,12 @@ public final class Planner {
     }
 
     /** One test weighed, made already or not. */
-    public Proposal weigh(Test test, Diagnosis diagnosis, Setup standing) {
+    public Proposal weigh(Test test, Diagnosis diagnosis, Stand standing) {
         return weigh(List.of(test), diagnosis, standing).get(0);
     }
 
     /** Some tests weighed, made already or not, in their order. */
-    public List<Proposal> weigh(Collection<? extends Test> tests, Diagnosis diagnosis, Setup standing) {
+    public List<Proposal> weigh(Collection<? extends Test> tests, Diagnosis diagnosis, Stand standing) {
         State state = State.of(diagnosis, policy);
         double now = state.repairs.expectedCost(state.weights, 1);
         return tests.stream().map(test -> weigh(test, state, now, standing)).toList();
@@ -150,7 +149,7 @@ public final class Planner {
                 && !diagnosis.answered(test) && diagnosis.possible(test)).toList();
     }
 
-    private List<Proposal> proposals(State state, List<Test> tests, Setup standing, double leastBits) {
+    private List<Proposal> proposals(State state, List<Test> tests, Stand standing, double leastBits) {
         double now = state.repairs.expectedCost(state.weights, 1);
         List<Proposal> proposals = new ArrayList<>();
         for (Test test : tests) {
@@ -199,13 +198,13 @@ public final class Planner {
         return ordered;
     }
 
-    private Proposal weigh(Test test, State state, double now, Setup standing) {
+    private Proposal weigh(Test test, State state, double now, Stand standing) {
         Outcomes outcomes = pack.predictions().outcomes(test);
         double[][] chances = outcomes.chances(state.ids, state.places);
         Weighing weighing = Weighing.of(chances, outcomes.count(), state.weights, state.repairs);
         double minutes = TestCost.minutes(pack, test, standing);
         double cost = (minutes + TestCost.bother(test)) * policy.labourPerMinute() + TestCost.partsUsed(pack, test);
-        return new Proposal(test, minutes, TestCost.waits(pack, test), cost, now - weighing.after() - cost, weighing.bits(),
+        return new Proposal(test, minutes, TestCost.waits(pack, test, standing), cost, now - weighing.after() - cost, weighing.bits(),
                 () -> branches(outcomes, chances, weighing.totals(), state));
     }
 

@@ -30,27 +30,27 @@ public final class TestCost {
      *
      * @param standing how the unit stands now
      */
-    public static double minutes(CompiledPack pack, Test test, Setup standing) {
+    public static double minutes(CompiledPack pack, Test test, Stand standing) {
         double minutes = TAKE_MINUTES + test.minutes();
         Setup needed = Setup.AS_IT_IS;
         if (test instanceof Test.Reading reading) {
             minutes += reach(pack, reading.place()) / 60;
             needed = reading.setup();
         }
-        if (needed.powerOff() != standing.powerOff()) {
+        if (needed.powerOff() != standing.setup().powerOff()) {
             minutes += POWER_CHANGE_MINUTES;
         }
         for (String connector : needed.unplugged()) {
-            minutes += standing.unplugged().contains(connector) ? 0 : PLUG_MINUTES;
+            minutes += standing.setup().unplugged().contains(connector) ? 0 : PLUG_MINUTES;
         }
-        return minutes + (needed.powerOff() ? 0 : pack.catalogue().waitingMinutes(test.moment()));
+        return minutes + (needed.powerOff() ? 0 : standing.waitingMinutes(pack, test.moment()));
     }
 
     /** Minutes of a test in which nothing is done but wait or watch: a whole run, or until its moment comes. */
-    static double waits(CompiledPack pack, Test test) {
+    static double waits(CompiledPack pack, Test test, Stand standing) {
         boolean watched = test instanceof Test.Sequence || test instanceof Test.Check check && check.sense().watches();
         boolean off = test instanceof Test.Reading reading && reading.setup().powerOff();
-        return watched ? test.minutes() : off ? 0 : pack.catalogue().waitingMinutes(test.moment());
+        return watched ? test.minutes() : off ? 0 : standing.waitingMinutes(pack, test.moment());
     }
 
     /**
@@ -71,11 +71,6 @@ public final class TestCost {
     /** Price of the parts that a test uses up: a new part from the van is not sold as new again. */
     public static double partsUsed(CompiledPack pack, Test test) {
         return test instanceof Test.Check check && check.sense() == Test.Sense.SUBSTITUTE ? pack.catalogue().changedBy(check).price() : 0;
-    }
-
-    /** How the unit stands after a test. */
-    public static Setup after(Test test) {
-        return test instanceof Test.Reading reading ? reading.setup() : Setup.AS_IT_IS;
     }
 
     private static double reach(CompiledPack pack, Place place) {

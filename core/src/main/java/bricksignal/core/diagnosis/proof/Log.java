@@ -6,9 +6,9 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Place;
-import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
 import java.util.Comparator;
@@ -64,7 +64,7 @@ final class Log {
     List<String> cheapest(Predicate<Test> kind) {
         CompiledPack pack = diagnosis.pack();
         return pack.catalogue().tests().stream().filter(kind).filter(diagnosis::possible)
-                .sorted(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Setup.AS_IT_IS)))
+                .sorted(Comparator.comparingDouble(test -> TestCost.minutes(pack, test, Stand.AS_FOUND)))
                 .map(Test::id).toList();
     }
 

@@ -19,7 +19,7 @@ class PlannerTest {
     private final Planner planner = Planner.of(chain, Policy.defaults());
 
     private Proposal best(Diagnosis diagnosis) {
-        return planner.proposals(diagnosis, Setup.AS_IT_IS).get(0);
+        return planner.proposals(diagnosis, Stand.AS_FOUND).get(0);
     }
 
     private static int place(Proposal proposal) {
@@ -52,13 +52,13 @@ class PlannerTest {
     @Test
     void whatWasMeasuredIsNotProposedAgain() {
         Diagnosis diagnosis = Diagnosis.of(chain, List.of(ChainUnit.volts(chain, "n4", 24)));
-        assertThat(planner.proposals(diagnosis, Setup.AS_IT_IS)).noneMatch(p -> p.test().id().equals("v.n4." + ChainUnit.FOUND));
+        assertThat(planner.proposals(diagnosis, Stand.AS_FOUND)).noneMatch(p -> p.test().id().equals("v.n4." + ChainUnit.FOUND));
     }
 
     @Test
     void testThatTellsNothingIsNotProposed() {
         Diagnosis diagnosis = Diagnosis.of(chain, List.of(ChainUnit.volts(chain, "n4", 24), ChainUnit.volts(chain, "n7", 0)));
-        Proposal upstream = planner.weigh(chain.catalogue().test("v.n1." + ChainUnit.FOUND), diagnosis, Setup.AS_IT_IS);
+        Proposal upstream = planner.weigh(chain.catalogue().test("v.n1." + ChainUnit.FOUND), diagnosis, Stand.AS_FOUND);
         assertThat(upstream.saving()).isNegative();
         assertThat(place(best(diagnosis))).isBetween(5, 6);
     }
@@ -90,18 +90,18 @@ class PlannerTest {
         Policy usual = Policy.defaults();
         Policy strict = new Policy(usual.labourPerMinute(), usual.tripCost(), usual.verifyMinutes(), usual.mistakeCost(),
                 java.util.Set.of(bricksignal.core.unit.Test.Sense.SUBSTITUTE, bricksignal.core.unit.Test.Sense.CYCLES), usual.school());
-        assertThat(Planner.of(chain, strict).proposals(Diagnosis.of(chain), Setup.AS_IT_IS)).noneMatch(p -> p.test()
+        assertThat(Planner.of(chain, strict).proposals(Diagnosis.of(chain), Stand.AS_FOUND)).noneMatch(p -> p.test()
                 instanceof bricksignal.core.unit.Test.Check check && strict.notAllowed().contains(check.sense()));
     }
 
     @Test
     void powerOffCostsAMinuteAndAPlugHalfOfOne() {
         var base = (bricksignal.core.unit.Test.Reading) chain.catalogue().test("v.n3." + ChainUnit.FOUND);
-        double live = TestCost.minutes(chain, base, Setup.AS_IT_IS);
-        assertThat(TestCost.minutes(chain, base, new Setup(true, List.of()))).isEqualTo(live + 1);
+        double live = TestCost.minutes(chain, base, Stand.AS_FOUND);
+        assertThat(TestCost.minutes(chain, base, new Stand(new Setup(true, List.of()), null))).isEqualTo(live + 1);
         var unplugged = new bricksignal.core.unit.Test.Reading("x", base.label(), base.mode(), base.place(), base.moment(),
                 new Setup(false, List.of("P1")), 0, 0);
-        assertThat(TestCost.minutes(chain, unplugged, Setup.AS_IT_IS)).isEqualTo(live + 0.5);
-        assertThat(TestCost.minutes(chain, unplugged, new Setup(false, List.of("P1")))).isEqualTo(live);
+        assertThat(TestCost.minutes(chain, unplugged, Stand.AS_FOUND)).isEqualTo(live + 0.5);
+        assertThat(TestCost.minutes(chain, unplugged, new Stand(new Setup(false, List.of("P1")), null))).isEqualTo(live);
     }
 }

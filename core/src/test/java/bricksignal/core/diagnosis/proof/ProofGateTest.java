@@ -10,8 +10,8 @@ import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.unit.Place;
-import bricksignal.core.unit.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -59,10 +59,10 @@ class ProofGateTest {
         HypothesisId truth = new HypothesisId.Single("open-" + wire);
         Planner planner = Planner.of(chain, Policy.defaults());
         Diagnosis diagnosis = Diagnosis.of(chain);
-        Advice advice = Advice.of(diagnosis, planner, Setup.AS_IT_IS);
+        Advice advice = Advice.of(diagnosis, planner, Stand.AS_FOUND);
         for (int i = 0; i < 20 && !advice.done() && !advice.proposals().isEmpty(); i++) {
             diagnosis = diagnosis.and(answer(advice.proposals().get(0).test(), wire, truth));
-            advice = Advice.of(diagnosis, planner, Setup.AS_IT_IS);
+            advice = Advice.of(diagnosis, planner, Stand.AS_FOUND);
             if (advice.verdict().status() == Verdict.Status.PROVEN) {
                 assertThat(advice.verdict().leader()).isEqualTo(truth);
             }
