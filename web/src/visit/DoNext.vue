@@ -13,6 +13,7 @@ const props = defineProps<{
   test: TestView
   purpose: Page['purpose']
   chosen: boolean
+  meanwhile: TestLine[]
   others: TestLine[]
 }>()
 const emit = defineEmits<{ choose: [id: string]; proposed: []; change: []; saw: [] }>()
@@ -92,6 +93,12 @@ onKeyStroke(['w', 'W'], (event) => {
       start the clock with the call, tap what comes, and say when nothing more comes
     </p>
     <p v-else class="how" data-test="how">{{ how }}</p>
+    <p v-if="meanwhile.length && !chosen" class="meanwhile" data-test="meanwhile">
+      <span>It takes a while. Meanwhile:</span>
+      <button v-for="t in meanwhile" :key="t.id" type="button" class="key" @click="emit('choose', t.id)">
+        {{ t.instruction }}
+      </button>
+    </p>
     <NeedsLicence v-if="test.safety.needs.length" :needs="test.safety.needs" />
     <CautionList :safety="test.safety" />
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
@@ -169,6 +176,17 @@ onKeyStroke(['w', 'W'], (event) => {
   display: flex;
   gap: 0.25rem;
   margin-block: -0.5rem;
+}
+.meanwhile {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.35rem 0.5rem;
+  align-items: baseline;
+  margin: 0.1rem 0 0.35rem;
+}
+.meanwhile .key {
+  font-weight: 400;
+  text-align: left;
 }
 .key.quiet {
   background: none;

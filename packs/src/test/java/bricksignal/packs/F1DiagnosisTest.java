@@ -16,6 +16,7 @@ import bricksignal.core.diagnosis.advice.Why;
 import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
+import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofGate;
@@ -62,7 +63,8 @@ class F1DiagnosisTest {
         Diagnosis d = lamp("4 flashes").and(answer("hear-inducer", true)).and(reading("draft-gauge", 0.95))
                 .and(reading("v.ps-com.purge", 27.2)).and(reading("v.ps-no.purge", 0.1));
         assertThat(leader(d)).isEqualTo("draft-open");
-        assertThat(verdict(d).status()).isEqualTo(Verdict.Status.PROVEN);
+        assertThat(ProofGate.verdict(d, School.USUAL).status()).isEqualTo(Verdict.Status.PROVEN);
+        assertThat(verdict(d).items()).as("the strict read once more what it hangs on, and ask for nothing else").filteredOn(item -> !item.proven()).isNotEmpty().allMatch(ProofItem::again);
     }
 
     @Test

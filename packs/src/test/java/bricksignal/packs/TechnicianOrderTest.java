@@ -11,6 +11,7 @@ import bricksignal.core.diagnosis.plan.Planner;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.diagnosis.plan.Stand;
+import bricksignal.core.diagnosis.proof.ProofGate;
 import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Test;
 import java.util.ArrayList;
@@ -42,6 +43,28 @@ class TechnicianOrderTest {
                 judge(visit, proposal, all);
             }
         }
+    }
+
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.FamiliesTest#packs")
+    void longWaitSaysWhatToDoMeanwhile(String id) {
+        CompiledPack pack = Compiled.of(id).pack();
+        List<Proposal> all = Planner.of(pack, Policy.defaults()).proposals(Diagnosis.of(pack), Stand.AS_FOUND);
+        Proposal wait = all.stream().filter(proposal -> waited(Diagnosis.of(pack), proposal.test()) > LONG_MINUTES).findFirst().orElse(null);
+        if (wait == null) {
+            return;   // some units answer at once
+        }
+        List<Proposal> ranked = new ArrayList<>(all);
+        ranked.remove(wait);
+        ranked.add(0, wait);
+        List<Proposal> meanwhile = new Advice(ProofGate.verdict(Diagnosis.of(pack)), Advice.Purpose.SPLIT, ranked).meanwhile();
+        assertThat(meanwhile).hasSizeBetween(1, 3).doesNotContain(wait).allSatisfy(proposal -> {
+            assertThat(waited(Diagnosis.of(pack), proposal.test())).as("%s is done at once", proposal.test().id()).isZero();
+            assertThat(proposal.test()).as("and leaves the run as it is").isInstanceOfSatisfying(Test.Check.class, check -> assertThat(check.sense()).isIn(Test.Sense.LOOK, Test.Sense.HEAR,
+                    Test.Sense.SMELL, Test.Sense.ASK, Test.Sense.COMPLAINT));
+        });
+        Proposal quick = all.stream().filter(proposal -> waited(Diagnosis.of(pack), proposal.test()) == 0).findFirst().orElseThrow();
+        assertThat(new Advice(ProofGate.verdict(Diagnosis.of(pack)), Advice.Purpose.SPLIT, List.of(quick, wait)).meanwhile()).as("what is no wait needs nothing").isEmpty();
     }
 
     private static void judge(Diagnosis visit, Proposal proposal, List<Proposal> all) {

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param cleared the others
  * @param purpose why the first test is proposed
  * @param next the test to make next, or null when nothing more is to be asked
+ * @param meanwhile what can be done while the next test is waited for; empty where it is no long wait
  * @param others further tests worth making, best first
  * @param ladder the drawing of the unit in good order at the moment of the next test
  * @param readings the last reading at each point of the drawing, by net
@@ -35,7 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param stops what was found that ends the diagnosis, most dangerous first: while there is any, nothing else is shown first
  */
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
-        Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
+        Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> meanwhile, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
         List<Rung> ladder, Map<String, Message> readings, List<Change> changes, boolean powerCycled,
         List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes,
         List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {

@@ -70,7 +70,7 @@ public final class CasePages {
         return new CasePage(now.lines().size(), now.unit().key(), Details.log(now),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
-                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
+                safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes())).toList(), proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
                 .toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),

@@ -39,6 +39,7 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
     }
 
     private static final double LIKELY = 0.5;
+    private static final int MOST_MEANWHILE = 3;
 
     public Advice {
         proposals = List.copyOf(proposals);
@@ -89,6 +90,12 @@ public record Advice(Verdict verdict, Purpose purpose, List<Proposal> proposals)
     public Advice only(Predicate<Test> allowed) {
         List<Proposal> left = proposals.stream().filter(proposal -> allowed.test(proposal.test())).toList();
         return left.size() == proposals.size() ? this : new Advice(verdict, left.isEmpty() ? Purpose.NONE : purpose, left);
+    }
+
+    /** What can be done while somebody waits for the first of the proposals, most telling for its time first; nothing where it is no long wait. */
+    public List<Proposal> meanwhile() {
+        return proposals.isEmpty() || !proposals.get(0).waitsLong() ? List.of() : proposals.stream().skip(1).filter(Proposal::whileItGoesOn)
+                .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost())).limit(MOST_MEANWHILE).toList();
     }
 
     /** True when the visit can be brought to a verdict: proven, or nothing left to ask. */

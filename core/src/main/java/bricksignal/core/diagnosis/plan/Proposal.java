@@ -91,6 +91,16 @@ public final class Proposal {
         return known;
     }
 
+    /** True where nothing is done for a long time but wait or watch. */
+    public boolean waitsLong() {
+        return waits > LONG_WAIT_MINUTES;
+    }
+
+    /** True where it is done at once while the unit goes on as it does: something is looked at, listened to or asked. */
+    public boolean whileItGoesOn() {
+        return waits == 0 && test instanceof Test.Check check && (check.sense().onlyPerceives() || check.sense().onlyAsks());
+    }
+
     /** True if this one has no place before the other: it is dominated by it, or a gauge goes on before a look. */
     boolean comesAfter(Proposal other) {
         return other.dominates(this) || other.looksBefore(this) || other.isDoneBefore(this);

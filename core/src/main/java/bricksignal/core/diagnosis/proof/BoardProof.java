@@ -36,7 +36,7 @@ import java.util.function.Predicate;
 /**
  * What condemns a board, derived from the model: its supply is good, every input that the failed stage needs is proven at
  * the board's own pins, the output is measured dead there while nothing has stopped it yet, its load is known not to be shorted, and the
- * connectors on the way were reseated. Common practice of careful technicians; no published source.
+ * connectors on the way were reseated. Or the fault went with the board twice: to a unit that ran well, and back. Common practice of careful technicians; no published source.
  */
 final class BoardProof {
 
@@ -77,6 +77,9 @@ final class BoardProof {
 
     static List<ProofItem> items(Diagnosis diagnosis, Fault fault, Part part) {
         BoardProof proof = new BoardProof(diagnosis, part);
+        if (proof.log.wentWithTwice(part)) {
+            return List.of(new ProofItem(Message.of("proof.went-with-it"), true, List.of()));
+        }
         ProofItem supply = proof.supply();
         boolean dead = fault.effects().stream().anyMatch(Effect.BoardDead.class::isInstance);
         proof.items.add(dead ? supply : supply.strict());

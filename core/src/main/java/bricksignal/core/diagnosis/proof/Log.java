@@ -8,6 +8,7 @@ import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
+import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.words.Message;
@@ -52,6 +53,13 @@ final class Log {
     /** A proof item by a check that was answered with yes. */
     ProofItem said(Message what, Predicate<Test.Check> kind) {
         return answered(what, kind, Observation.Answer::yes);
+    }
+
+    /** True if a part was changed against that of a twin twice since the last repair, and the fault went with it each time. */
+    boolean wentWithTwice(Part part) {
+        List<Boolean> went = diagnosis.sinceRepair().stream().filter(Observation.Answer.class::isInstance).map(Observation.Answer.class::cast).filter(answer -> answer.test().sense()
+                == Test.Sense.SWAP && diagnosis.pack().catalogue().changedBy(answer.test()).equals(part)).map(Observation.Answer::yes).toList();
+        return went.size() >= 2 && !went.contains(false);
     }
 
     private ProofItem answered(Message what, Predicate<Test.Check> kind, Predicate<Observation.Answer> as) {

@@ -1,7 +1,6 @@
 package bricksignal.core.diagnosis.proof;
 
 import bricksignal.core.diagnosis.Diagnosis;
-import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.unit.Test;
@@ -13,10 +12,9 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
- * No verdict hangs on one yes or no: where the cause would not be nearly sure without it, it is asked a second time. People look
- * at the wrong switch and wiggle the wrong plug, three to five times in a hundred (from memory), and a second look is the cheapest
- * guard; a number with its unit is checked as it is read, and read again only where half of it would do, or where a board hangs on it: a wrong one costs hundreds.
- * Common practice of careful technicians; no published source.
+ * No verdict hangs on one answer or one number: where the cause would not be nearly sure without it, it is made a second time. People look
+ * at the wrong switch, wiggle the wrong plug and read at the wrong terminal, two to five times in a hundred (from memory), a probe that does not touch reads nothing, and a
+ * second look is the cheapest guard: the probes are there still. Common practice of careful technicians; no published source.
  */
 final class SecondLook {
 
@@ -29,8 +27,6 @@ final class SecondLook {
     /** The cause: all that blames the same. */
     private final List<HypothesisId> cause;
     private final List<HypothesisId> others;
-    /** A fault gone half as far reads as one in good order does that is read wrong, and no board goes by one number: there it is taken twice too. */
-    private final boolean numbersToo;
 
     private SecondLook(Diagnosis diagnosis, List<HypothesisId> group) {
         this.diagnosis = diagnosis;
@@ -38,8 +34,6 @@ final class SecondLook {
                 .collect(Collectors.partitioningBy(id -> DirectEvidence.blamesTheSame(diagnosis.pack(), group, id)));
         this.cause = alive.getOrDefault(true, List.of());
         this.others = alive.getOrDefault(false, List.of());
-        Hypothesis named = diagnosis.hypothesis(group.get(0));
-        this.numbersToo = named.cause() instanceof HypothesisId.Milder || named.blamesBoard();
     }
 
     /** One item for each test on which the verdict hangs, made once only. */
@@ -61,7 +55,7 @@ final class SecondLook {
     /** The test whose answer may hang on one look, or null. */
     private @Nullable Test test(Observation seen) {
         return seen instanceof Observation.Answer answer ? answer.test()
-                : numbersToo && seen instanceof Observation.Reading reading && diagnosis.pack().catalogue().tests().contains(reading.test()) ? reading.test() : null;
+                : seen instanceof Observation.Reading reading && diagnosis.pack().catalogue().tests().contains(reading.test()) ? reading.test() : null;
     }
 
     private static boolean quick(Test test) {

@@ -133,4 +133,13 @@ class BoardProofTest {
         assertThat(BoardProof.isInside(fault("relay-open"), UNIT.model().part("board"))).isTrue();
         assertThat(BoardProof.isInside(fault("pin-open"), UNIT.model().part("board"))).isFalse();
     }
+
+    /** A board that was changed against that of a twin and back, and took the fault with it each time, needs no list. */
+    @Test
+    void faultThatWentWithTheBoardTwiceIsProof() {
+        Observation went = answer(UNIT, "swap.board", true);
+        assertThat(items("relay-open", went)).as("once may be the plug that was moved").anyMatch(one -> !one.proven());
+        assertThat(items("relay-open", went, went)).singleElement().matches(ProofItem::proven).satisfies(one -> assertThat(((Message.Keyed) one.what()).key()).isEqualTo("proof.went-with-it"));
+        assertThat(items("relay-open", went, answer(UNIT, "swap.board", false), went)).as("it stayed once").anyMatch(one -> !one.proven());
+    }
 }

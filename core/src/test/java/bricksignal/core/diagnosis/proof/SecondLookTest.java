@@ -49,18 +49,25 @@ class SecondLookTest {
 
     @Test
     void whatNumbersCarryTooNeedsNoSecondLook() {
-        Diagnosis diagnosis = Diagnosis.of(chain).and(ChainUnit.volts(chain, "n2", 24)).and(ChainUnit.volts(chain, "n3", 0)).and(seen());
+        Observation.Reading fed = ChainUnit.volts(chain, "n2", 24);
+        Observation.Reading dead = ChainUnit.volts(chain, "n3", 0);
+        Diagnosis diagnosis = Diagnosis.of(chain).and(List.of(fed, fed, dead, dead, seen()));
         assertThat(diagnosis.leader()).isEqualTo(open);
         assertThat(items(diagnosis)).isEmpty();
     }
 
-    /** A number with its unit is checked as it is read. */
+    /** A probe that does not touch reads nothing, one on the next terminal something else. */
     @Test
-    void readingsAreNotAskedAgain() {
-        assertThat(items(Diagnosis.of(chain).and(ChainUnit.volts(chain, "n2", 24)).and(ChainUnit.volts(chain, "n3", 0)))).isEmpty();
+    void numbersThatCarryItAloneAreReadAgain() {
+        Observation.Reading fed = ChainUnit.volts(chain, "n2", 24);
+        Observation.Reading dead = ChainUnit.volts(chain, "n3", 0);
+        Diagnosis once = Diagnosis.of(chain).and(List.of(fed, dead));
+        assertThat(items(once)).extracting(ProofItem::tests).contains(List.of(dead.test().id()));
+        assertThat(items(once)).allMatch(ProofItem::again).allMatch(item -> item.asked() == School.STRICT);
+        assertThat(items(once.and(List.of(fed, dead)))).isEmpty();
     }
 
-    /** But before a board goes: a probe on the wrong terminal is 0 V too. */
+    /** Before a board goes too. */
     @Test
     void numberOnWhichABoardHangsIsReadTwice() {
         CompiledPack unit = BoardUnit.compiled();
