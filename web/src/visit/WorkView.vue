@@ -97,6 +97,7 @@ function pick(net: string) {
       :test="test"
       :purpose="page.purpose"
       :chosen="Boolean(chosen)"
+      :meanwhile="page.meanwhile"
       :others="others"
       @choose="(id) => (chosenId = id)"
       @proposed="chosenId = ''"

@@ -34,6 +34,7 @@ const page = {
   entries: 1,
   purpose: 'FIND',
   next: test('a'),
+  meanwhile: [] as ReturnType<typeof line>[],
   others: [line('b')],
   verdict: verdict('NOT_YET'),
   contradictions: [],
@@ -202,7 +203,14 @@ const safe = (cautions: unknown[], more = {}) => ({ ended: [], cautions, afterwa
 describe('what to do next', () => {
   const told = (more = {}, props = {}) => {
     const mounted = shown(DoNext, {
-      props: { test: test('a', more), purpose: 'FIND', chosen: false, others: [line('b'), line('c')], ...props },
+      props: {
+        test: test('a', more),
+        purpose: 'FIND',
+        chosen: false,
+        meanwhile: [],
+        others: [line('b'), line('c')],
+        ...props,
+      },
     })
     made.push(mounted)
     return mounted
@@ -216,6 +224,14 @@ describe('what to do next', () => {
     expect(told({}, { purpose: 'PROVE' }).get('.tag').text()).toBe('PROVE')
     expect(mounted.findAll('.outcomes li')[0]!.text()).toContain('igniter, board …')
     expect(mounted.findAll('.outcomes li')[1]!.text()).toContain('take it again')
+  })
+
+  it('says what to do while somebody waits', async () => {
+    const mounted = told({}, { meanwhile: [line('look')] })
+    expect(mounted.get('[data-test=meanwhile]').text()).toContain('Meanwhile:')
+    await mounted.get('[data-test=meanwhile] button').trigger('click')
+    expect(mounted.emitted('choose')).toEqual([['look']])
+    expect(told().find('[data-test=meanwhile]').exists()).toBe(false)
   })
 
   it('tells what can hurt in full where it begins and by name while it goes on', async () => {
