@@ -4,7 +4,7 @@ import { useMe } from '../api/useMe'
 import { useHandle } from './handle'
 
 /** A board that is not proven is changed by a lead's leave only, by name and with a reason that stays on the record. */
-const props = defineProps<{ part: string; label: string }>()
+const props = defineProps<{ part: string }>()
 const { add, sending, problem } = useHandle()
 const { lead } = useMe()
 const asked = ref(false)
@@ -25,7 +25,7 @@ async function give() {
       Most boards that are changed unproven are in order. Your name and your reason stand in the report and in the
       lead's figures, and the shop is asked what it found.
     </p>
-    <label :for="`leave-${part}`">Why {{ label }} is changed without proof</label>
+    <label :for="`leave-${part}`">Why it is changed without proof</label>
     <input :id="`leave-${part}`" v-model="reason" class="form-control field" maxlength="500" required />
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <button type="submit" class="key mt-2" :disabled="!reason.trim() || sending" data-test="give-leave">

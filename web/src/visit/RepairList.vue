@@ -33,7 +33,7 @@ const verdict = computed(() => page.value!.verdict)
           >
             It is repaired: go on
           </button>
-          <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" :label="r.label" />
+          <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" />
           <NeedsLicence v-if="!r.done && r.needs.length" :needs="r.needs" />
         </li>
       </ol>

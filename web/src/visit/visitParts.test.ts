@@ -123,12 +123,12 @@ describe("a lead's leave", () => {
   it('is offered to a lead alone, and is nothing without a reason', async () => {
     const add = vi.fn(async () => true)
     fetched.answer = { role: 'TECHNICIAN' }
-    const mine = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board', label: 'furnace board' })
+    const mine = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board' })
     await flushPromises()
     expect(mine.text()).toContain("or by a lead's leave")
     expect(mine.find('[data-test=leave]').exists()).toBe(false)
     fetched.answer = { role: 'LEAD' }
-    const page = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board', label: 'furnace board' })
+    const page = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board' })
     await flushPromises()
     await page.get('[data-test=leave]').trigger('click')
     expect(page.get('[data-test=give-leave]').attributes('disabled')).toBeDefined()
