@@ -135,10 +135,12 @@ async function save() {
     <p v-if="kept.error.value" class="problem" role="alert">{{ kept.error.value.message }}</p>
     <form v-if="family.data.value" @submit.prevent="save">
       <h1 class="h4">{{ fresh ? 'Type in a board' : typed.title }}</h1>
-      <p class="soft">{{ family.data.value.title }}. Only what differs from the family; leave the rest empty.</p>
+      <p class="soft">
+        {{ family.data.value.title }}. Only what differs from the equipment type. Leave the rest empty.
+      </p>
       <div class="head">
         <div>
-          <label for="board-title">What stands on the board or its door</label>
+          <label for="board-title">What is printed on the board or its door</label>
           <input
             id="board-title"
             v-model="typed.title"
@@ -200,8 +202,8 @@ async function save() {
         >
       </div>
     </form>
-    <p v-else-if="fresh && !familyId">Choose a family first. <RouterLink to="/boards">Boards</RouterLink></p>
-    <p v-else-if="!kept.error.value" class="soft">Fetching the family.</p>
+    <p v-else-if="fresh && !familyId">Choose an equipment type first. <RouterLink to="/boards">Boards</RouterLink></p>
+    <p v-else-if="!kept.error.value" class="soft">Loading the equipment type.</p>
   </main>
 </template>
 

@@ -10,7 +10,7 @@ const typed = defineModel<Typed>({ required: true })
 
 <template>
   <details>
-    <summary class="h5">Terminals and conductor colours</summary>
+    <summary class="h5">Terminals and wire colors</summary>
     <datalist id="colours"><option v-for="c in CONDUCTOR_COLOURS" :key="c" :value="c"></option></datalist>
     <ul class="points">
       <li v-for="p in family.points" :key="p.id">

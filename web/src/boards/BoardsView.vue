@@ -30,13 +30,11 @@ async function bring(event: Event) {
 <template>
   <TopBar title="Boards" />
   <main class="page">
-    <h1 class="h4">Boards that were typed in</h1>
-    <p class="soft">
-      A board's own chart, times, labels and colours, over its family. A unit elsewhere with the same board uses it.
-    </p>
-    <p><RouterLink to="/packs" data-test="to-packs">The families as they are written, run and proven</RouterLink></p>
+    <h1 class="h4">Board library</h1>
+    <p class="soft">A board's own chart, times, labels and colors. Every unit with that board uses them.</p>
+    <p><RouterLink to="/packs" data-test="to-packs">Equipment types: how each runs, fails and is proven</RouterLink></p>
     <hr class="rule" />
-    <p v-if="boards.data.value?.length === 0" class="mt-3">None yet. Type in the first from the door of a unit.</p>
+    <p v-if="boards.data.value?.length === 0" class="mt-3">None yet. Add the first one from the door of a unit.</p>
     <ul class="rows">
       <li v-for="b in boards.data.value" :key="b.name">
         <RouterLink :to="`/boards/${b.name}`"
@@ -51,13 +49,13 @@ async function bring(event: Event) {
       </li>
     </ul>
     <form class="bring" @submit.prevent="router.push({ path: '/boards/new', query: { family } })">
-      <label for="new-family">Type in another, of the family</label>
+      <label for="new-family">Add a board of this type</label>
       <select id="new-family" v-model="family" class="form-select field" required>
-        <option value="" disabled>Choose the family</option>
+        <option value="" disabled>Choose the type</option>
         <option v-for="f in families.data.value" :key="f.id" :value="f.id">{{ f.title }}</option>
       </select>
-      <button type="submit" class="key next" :disabled="!family">Type it in</button>
-      <label for="bring-file">Or bring one as YAML</label>
+      <button type="submit" class="key next" :disabled="!family">Add a board</button>
+      <label for="bring-file">Or import YAML</label>
       <input id="bring-file" type="file" accept=".yaml,.yml" class="form-control field" @change="bring" />
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

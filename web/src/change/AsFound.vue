@@ -83,7 +83,7 @@ function keepSpare() {
           <button class="key quiet" type="submit">Keep</button>
         </form>
       </template>
-      <span v-else class="soft">not written down</span>
+      <span v-else class="soft">not recorded</span>
     </li>
   </ul>
   <template v-if="!closed">

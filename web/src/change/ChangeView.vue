@@ -35,19 +35,19 @@ const { data: change, isPending } = useQuery({
 
 <template>
   <main class="page" data-test="change-page">
-    <p v-if="isPending" class="soft">Laying out the board.</p>
+    <p v-if="isPending" class="soft">Loading the board.</p>
     <template v-if="change">
       <h1 class="h3">Changing the {{ change.boards.find((b) => b.part === change!.board)?.label }}</h1>
       <p v-if="change.blocked" class="blocked" data-test="blocked">{{ change.blocked }}</p>
       <label v-if="change.boards.length > 1" class="form-label">
         Which board
         <select v-model="part" class="form-select">
-          <option value="">the one that is blamed</option>
+          <option value="">the likely cause</option>
           <option v-for="b in change.boards" :key="b.part" :value="b.part">{{ b.label }}</option>
         </select>
       </label>
       <p class="caution">{{ change.cautions[0] }}</p>
-      <h2 class="h5">As found, before anything comes off</h2>
+      <h2 class="h5">Before you disconnect anything</h2>
       <PhotoStrip :closed="closed" />
       <AsFound :change="change" :closed="closed" />
       <SwitchBank :switches="change.switches" />

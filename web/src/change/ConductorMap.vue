@@ -14,7 +14,7 @@ const print = () => window.print()
 <template>
   <section data-test="map">
     <h2 class="h5">Conductor by conductor</h2>
-    <p class="num">{{ done }} of {{ moves.length }} are over.</p>
+    <p class="num">{{ done }} of {{ moves.length }} moved.</p>
     <div v-if="next && !closed && !held" class="now no-print">
       <p class="from">
         {{ next.from }}<span v-if="next.conductor" class="soft">, {{ next.conductor }}</span>
@@ -29,7 +29,7 @@ const print = () => window.print()
         It is on
       </button>
     </div>
-    <p v-else-if="held" class="soft">Nothing is moved before what stands above is put right.</p>
+    <p v-else-if="held" class="soft">Fix the problems above before you move a wire.</p>
     <table class="table">
       <thead>
         <tr>

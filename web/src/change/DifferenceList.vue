@@ -8,7 +8,7 @@ const { add } = useHandle()
 </script>
 
 <template>
-  <p v-if="differences.length === 0" class="soft mt-2">Nothing on it is otherwise than on the old one.</p>
+  <p v-if="differences.length === 0" class="soft mt-2">It is the same as the old one.</p>
   <ul v-else class="differences" data-test="differences">
     <li v-for="d in differences" :key="d.what" :class="{ agreed: d.agreed }">
       <span>
@@ -19,7 +19,7 @@ const { add } = useHandle()
       </span>
       <span v-if="d.agreed" class="yes">known</span>
       <button v-else-if="!closed" type="button" class="key" @click="add({ kind: 'AGREED', what: d.what })">
-        Yes, I know
+        Yes, I saw it
       </button>
     </li>
   </ul>

@@ -17,7 +17,7 @@ const shown = computed(() => lent.value.length > 0 || (twins.value.length > 0 &&
 
 <template>
   <section v-if="shown" class="lend">
-    <h2 class="h5">Lent from the unit beside it</h2>
+    <h2 class="h5">Borrowed from the next unit</h2>
     <p v-for="l in lent" :key="l.id" class="lent">
       <strong>{{ l.found }}</strong>
       <button v-if="!closed" type="button" class="key" @click="add({ kind: 'GIVEN_BACK', supersedes: l.id })">

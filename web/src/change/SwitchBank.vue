@@ -20,11 +20,9 @@ const route = useRoute()
           <span>{{ p }}</span>
         </li>
       </ol>
-      <p v-if="!s.found" class="soft">Nobody wrote down how it stood.</p>
+      <p v-if="!s.found" class="soft">Its settings were not recorded.</p>
     </figure>
-    <RouterLink class="key quiet" :to="{ name: 'settings', params: route.params }"
-      >Write down how they stood</RouterLink
-    >
+    <RouterLink class="key quiet" :to="{ name: 'settings', params: route.params }">Record how they are set</RouterLink>
   </div>
 </template>
 

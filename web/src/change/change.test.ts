@@ -20,7 +20,7 @@ describe('changing a board', () => {
   it('shows one conductor at a time, and what has no place', async () => {
     add.mockClear()
     const map = mount(ConductorMap, { props: { moves, closed: false, held: false }, global })
-    expect(map.text()).toContain('1 of 2 are over.')
+    expect(map.text()).toContain('1 of 2 moved.')
     expect(map.find('.now').text()).toContain('no place: cap it')
     await map.find('[data-test=moved]').trigger('click')
     expect(add).toHaveBeenCalledWith({ kind: 'MOVED', terminal: 'Y' })
@@ -29,7 +29,7 @@ describe('changing a board', () => {
   it('moves nothing while something stands above', () => {
     const map = mount(ConductorMap, { props: { moves, closed: false, held: true }, global })
     expect(map.find('[data-test=moved]').exists()).toBe(false)
-    expect(map.text()).toContain('Nothing is moved before')
+    expect(map.text()).toContain('Fix the problems above')
   })
 
   it('keeps what is on a terminal by one tap or typed', async () => {

@@ -154,7 +154,7 @@ describe('the bank of switches', () => {
       },
     })
     expect(bank.findAll('.found').map((one) => one.text())).toEqual(['90 s'])
-    expect(bank.findAll('.switch')[1]!.text()).toContain('Nobody wrote down how it stood.')
+    expect(bank.findAll('.switch')[1]!.text()).toContain('Its settings were not recorded.')
     expect(bank.findAll('.switch')[0]!.text()).not.toContain('Nobody')
   })
 

@@ -22,7 +22,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
 <template>
   <div class="said" data-test="customer-said">
     <template v-if="first.length">
-      <span id="q-understood">Understood. Tap what is not so.</span>
+      <span id="q-understood">Understood. Tap what is wrong.</span>
       <div class="keys" role="group" aria-labelledby="q-understood" data-test="understood">
         <button
           v-for="s in first"

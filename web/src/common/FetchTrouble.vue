@@ -6,7 +6,7 @@ const { says, busy, again } = useTrouble()
 
 <template>
   <div v-if="says" class="trouble no-print" role="alert" data-test="trouble">
-    <p class="problem">Something of this screen did not come. {{ says }}</p>
+    <p class="problem">Part of this screen did not load. {{ says }}</p>
     <button type="button" class="key" :disabled="busy" @click="again">{{ busy ? 'Asking' : 'Try again' }}</button>
   </div>
 </template>

@@ -7,6 +7,6 @@ import TopBar from './TopBar.vue'
   <main class="page">
     <h1 class="h3">Nothing at this address</h1>
     <p>The link is old or mistyped.</p>
-    <RouterLink class="key next" to="/jobs">Jobs of the day</RouterLink>
+    <RouterLink class="key next" to="/jobs">Today's jobs</RouterLink>
   </main>
 </template>

@@ -53,7 +53,7 @@ async function leave() {
     <p class="title">{{ title }}</p>
     <p v-if="mine.length || others.length" class="waiting" role="status" data-test="waiting">
       <span v-if="mine.length">{{ mine.length }} not sent</span>
-      <span v-if="others.length">{{ others.length }} of a colleague on this device</span>
+      <span v-if="others.length">{{ others.length }} from a colleague on this device</span>
     </p>
     <button class="key quiet" type="button" @click="toggle">{{ theme === 'closet' ? 'Daylight' : 'Closet' }}</button>
     <button v-if="me.data.value" class="key quiet who" type="button" @click="leave">

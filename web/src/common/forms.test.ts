@@ -192,7 +192,7 @@ describe('the policy', () => {
     expect(vi.mocked(client.api.POST)).toHaveBeenLastCalledWith('/api/policy', {
       body: { ...stored, tripCost: 120, notAllowed: ['CYCLES'], school: 'USUAL' },
     })
-    expect(page.get('[role=status]').text()).toContain('Kept')
+    expect(page.get('[role=status]').text()).toContain('Saved')
   })
 
   it('has rules of the house: who changes what, and whose day it is', async () => {
@@ -265,7 +265,7 @@ describe('the order of repair', () => {
     const page = shown(RepairList, { [visitKey as symbol]: handle(null, add) })
     await flushPromises()
     expect(page.find('[data-test=repaired-board]').exists()).toBe(false)
-    expect(page.text()).toContain('a board is not replaced before it is proven')
+    expect(page.text()).toContain('not before it is proven')
     await page.get('[data-test=repaired-igniter]').trigger('click')
     expect(add).toHaveBeenCalledWith({ kind: 'REPAIRED', part: 'igniter' })
   })

@@ -79,7 +79,7 @@ describe('what did not come', () => {
     expect(page.find('[data-test=trouble]').exists()).toBe(false)
   })
 
-  it('is said again where it still does not come', async () => {
+  it('is said again where it still never starts', async () => {
     let times = 0
     serve({
       '/api/sites': () => json({ detail: `Away for the ${++times}. time.` }, 503),
@@ -99,7 +99,7 @@ describe('what did not come', () => {
     ['change-out', ChangeView, 'Laying out'],
     ['proving run', ProveView, 'Fetching what proves it'],
     ['unit', UnitView, 'Fetching the visits before'],
-    ['supply', PowerView, 'no chain of points'],
+    ['supply', PowerView, 'no supply chain'],
   ])('is said over the %s of a visit, which does not claim to wait or to be empty', async (_, view, claim) => {
     serve({ '/api/sites': [], '/api/overlays': [], '/api/policy': {} })
     const both = () => [h(FetchTrouble), h(view)]

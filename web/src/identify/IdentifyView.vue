@@ -112,7 +112,7 @@ async function make(typeIn: boolean) {
             <kbd>{{ i + 1 }}</kbd> <span>{{ a.text }}</span>
           </button>
           <button type="button" class="key quiet" data-test="skip" @click="give(question.id, '')">
-            Cannot see it, skip
+            Can't see it, skip
           </button>
         </div>
       </template>
@@ -120,7 +120,7 @@ async function make(typeIn: boolean) {
         <p class="question">{{ leader.title }}</p>
         <p>{{ leader.duty }}</p>
         <button type="button" class="key next wide" data-test="take-family" @click="taken = leader.name">
-          It is this one
+          This is the one
         </button>
       </template>
       <button v-if="Object.keys(answers).length" type="button" class="key quiet" @click="back">
@@ -129,14 +129,14 @@ async function make(typeIn: boolean) {
       <p v-if="state.error.value" class="problem" role="alert">{{ state.error.value.message }}</p>
     </section>
     <section v-if="!taken" aria-labelledby="left-title">
-      <h2 id="left-title" class="eyebrow">what it can still be</h2>
+      <h2 id="left-title" class="eyebrow">What it can still be</h2>
       <CandidateList :families="families" :kinds="state.data.value?.kinds ?? []" @take="taken = $event" />
-      <p class="soft">Any of them can be chosen at any time.</p>
+      <p class="soft">You can choose any of them at any time.</p>
     </section>
     <form v-else class="form" @submit.prevent="make(true)">
       <h1 class="h4">{{ picked?.title }}</h1>
       <p>{{ picked?.duty }}</p>
-      <button type="button" class="key quiet" @click="taken = ''">it is another one</button>
+      <button type="button" class="key quiet" @click="taken = ''">it is a different one</button>
       <label for="unit-site">Site</label>
       <select id="unit-site" v-model="siteId" class="form-select field" required>
         <option value="" disabled>Choose a site</option>
@@ -149,7 +149,7 @@ async function make(typeIn: boolean) {
         <label for="site-address">Address</label>
         <input id="site-address" v-model="address" class="form-control field" maxlength="200" />
       </template>
-      <label for="unit-label">What people call the unit</label>
+      <label for="unit-label">Name of the unit</label>
       <input
         id="unit-label"
         v-model="label"
@@ -158,10 +158,10 @@ async function make(typeIn: boolean) {
         required
         placeholder="Furnace, cellar"
       />
-      <label for="unit-location">Where it stands</label>
+      <label for="unit-location">Location</label>
       <input id="unit-location" v-model="location" class="form-control field" maxlength="200" required />
       <template v-if="mine.length">
-        <label for="unit-board">Board, if somebody typed it in already</label>
+        <label for="unit-board">Board, if it is in the library</label>
         <select id="unit-board" v-model="board" class="form-select field">
           <option value="">not in the list</option>
           <option v-for="b in mine" :key="b.name" :value="b.name">
@@ -171,7 +171,7 @@ async function make(typeIn: boolean) {
       </template>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <button v-if="!board" type="submit" class="key next wide" data-test="type-chart">
-        Type in the chart on the door
+        Add the chart on the door
       </button>
       <button
         :type="board ? 'submit' : 'button'"

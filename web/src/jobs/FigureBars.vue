@@ -17,10 +17,10 @@ const share = (n: number) => `${(100 * n) / most.value}%`
         <tr>
           <th scope="col"></th>
           <th scope="col" class="wide">Visits, full where proven</th>
-          <th scope="col">Came back</th>
+          <th scope="col">Callbacks</th>
           <th scope="col">Boards</th>
-          <th scope="col">Minutes <span class="soft">by the book</span></th>
-          <th scope="col">Cost, {{ currency }} <span class="soft">by the book</span></th>
+          <th scope="col">Minutes <span class="soft">book time</span></th>
+          <th scope="col">Cost, {{ currency }} <span class="soft">book time</span></th>
         </tr>
       </thead>
       <tbody>

@@ -20,7 +20,7 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
           <template v-if="dated"
             ><span class="num">{{ job.scheduledOn }}</span> ·
           </template>
-          {{ job.technician }}<template v-if="job.brought"> · taken in from a file</template
+          {{ job.technician }}<template v-if="job.brought"> · imported</template
           ><template v-if="dated && job.verdict"> · {{ job.verdict }}</template>
         </span>
       </RouterLink>

@@ -30,12 +30,12 @@ const elsewhere = computed(() => zone.value && zone.value !== Intl.DateTimeForma
       <RouterLink class="key quiet ms-auto" to="/jobs/record">Record</RouterLink>
       <RouterLink class="key quiet" to="/tools">Tools</RouterLink>
       <RouterLink class="key quiet" to="/boards">Boards</RouterLink>
-      <RouterLink class="key quiet" to="/policy">How we work</RouterLink>
+      <RouterLink class="key quiet" to="/policy">Company rules</RouterLink>
       <RouterLink class="key" to="/jobs/new">New job</RouterLink>
     </div>
-    <p v-if="elsewhere" class="soft mb-0" data-test="zone">Days are those of {{ zone }}.</p>
+    <p v-if="elsewhere" class="soft mb-0" data-test="zone">Days in {{ zone }} time.</p>
     <hr class="rule" />
-    <p v-if="jobs.isPending.value" class="soft mt-3">Fetching the jobs.</p>
+    <p v-if="jobs.isPending.value" class="soft mt-3">Loading jobs.</p>
     <div v-else-if="jobs.error.value" class="mt-3" role="alert">
       <p class="problem">{{ jobs.error.value.message }}</p>
       <button class="key mt-2" type="button" @click="jobs.refetch()">Try again</button>

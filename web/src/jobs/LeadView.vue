@@ -26,33 +26,33 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
 </script>
 
 <template>
-  <TopBar title="What came of it" />
+  <TopBar title="Results" />
   <main class="page" data-test="lead-page">
-    <h1 class="h4">What came of it</h1>
+    <h1 class="h4">Results</h1>
     <form class="days" @submit.prevent>
       <label>From <input v-model="from" type="date" class="form-control num" required /></label>
       <label>To <input v-model="to" type="date" class="form-control num" required /></label>
       <a class="key" :href="csv" download>Visits (CSV)</a>
-      <RouterLink class="key" to="/jobs/learning">Own records</RouterLink>
+      <RouterLink class="key" to="/jobs/learning">Our own failure rates</RouterLink>
     </form>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-else-if="!data" class="soft">Counting.</p>
-    <p v-else-if="data.all.visits === 0">No visit was closed in these days. Choose other ones.</p>
+    <p v-else-if="data.all.visits === 0">No visit was closed in these days. Choose other days.</p>
     <template v-else>
       <p class="lead num">
-        {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} came back within
+        {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} callbacks within
         30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed{{
-          data.all.allowed ? `, ${data.all.allowed} without proof by a lead's leave` : ''
+          data.all.allowed ? `, ${data.all.allowed} without proof, approved by a lead` : ''
         }}.
       </p>
       <p class="soft">
-        Minutes and cost are the middle of all. By the book is what the tests that were made, the parts that were
-        changed and a try after each take by the figures of the packs.
+        Minutes and cost are medians. Book time is what the tests, the parts and a try after each take by our book
+        figures.
       </p>
-      <FigureBars title="By family" :figures="data.families" :currency="data.currency" />
+      <FigureBars title="By equipment type" :figures="data.families" :currency="data.currency" />
       <FigureBars title="By person, by name" :figures="data.people" :currency="data.currency" />
       <section v-if="data.backs.length">
-        <h2 class="h5">Came back within 30 days, and what had not been shown</h2>
+        <h2 class="h5">Callbacks within 30 days, and what had not been proven</h2>
         <FewFirst :items="data.backs">
           <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}:
@@ -60,12 +60,12 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
             <strong>{{
               v.proven ? (v.skipped ? `proven, ${v.skipped} things skipped` : 'proven') : 'not proven'
             }}</strong>
-            <span class="soft"> came back as {{ v.back }}</span>
+            <span class="soft"> callback {{ v.back }}</span>
           </template>
         </FewFirst>
       </section>
       <section v-if="data.boards.length">
-        <h2 class="h5">Boards changed, and what became of them</h2>
+        <h2 class="h5">Boards changed, and their bench tests</h2>
         <FewFirst :items="data.boards">
           <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.

@@ -22,12 +22,12 @@ const use = (number: number | undefined) =>
 </script>
 
 <template>
-  <TopBar title="Own records" />
+  <TopBar title="Our own failure rates" />
   <main class="page" data-test="learning">
-    <h1 class="h4">What our own records say</h1>
+    <h1 class="h4">Our own failure rates</h1>
     <p class="soft">
-      Each visit that was closed as fixed after a proof, did not come back within 30 days and whose board no shop found
-      sound adds one to its part. How much the pack still counts is judged by how well it foretold them.
+      A visit counts for its part if it was closed as fixed after a proof. It must have no callback within 30 days and
+      no board that bench-tested good. How much book rates still count depends on how well they predicted these visits.
     </p>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <p v-else-if="!data" class="soft">Counting.</p>
@@ -47,7 +47,7 @@ const use = (number: number | undefined) =>
           data-test="learn"
           @click="learn"
         >
-          Tell them the records of today
+          Use our rates
         </button>
         <button
           v-if="data.inUse != null"
@@ -57,26 +57,26 @@ const use = (number: number | undefined) =>
           data-test="packs-alone"
           @click="use(undefined)"
         >
-          Back to the packs alone
+          Use book rates only
         </button>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
-      <p v-if="!data.families.length">No visit is confirmed yet. Close visits as fixed after a proof.</p>
+      <p v-if="!data.families.length">No visit counts yet. Close visits as fixed after a proof.</p>
       <section v-for="family in data.families" :key="family.family">
         <h2 class="h5">{{ family.title }}</h2>
         <p class="soft num">{{ family.confirmed }} confirmed</p>
         <ShareMove :parts="family.parts.slice(0, SHOWN)" />
       </section>
       <section v-if="data.ageing.faults" data-test="ageing">
-        <h2 class="h5">How soon a unit fails</h2>
+        <h2 class="h5">Age and failures</h2>
         <p class="num">
           {{ data.ageing.faults }} faults in {{ data.ageing.unitYears.toFixed(1) }} years of units whose year is known:
           the first one is expected by the age of {{ data.ageing.after.toFixed(1) }} years, not
-          {{ data.ageing.before.toFixed(1) }}. The ways out and the van count with it.
+          {{ data.ageing.before.toFixed(1) }}. Repair options and van stock use it.
         </p>
       </section>
       <section v-if="data.versions.length">
-        <h2 class="h5">Counted before</h2>
+        <h2 class="h5">Earlier versions</h2>
         <ul class="versions num">
           <li v-for="version in data.versions" :key="version.number">
             {{ version.number }}: {{ new Date(version.madeAt).toLocaleDateString() }}, {{ version.confirmed }} visits

@@ -130,7 +130,7 @@ async function make(danger?: Danger) {
         <button class="key next" type="button" data-test="caller-told" @click="make('CALLER_TOLD')">
           Caller told. Make the job
         </button>
-        <button class="key" type="button" data-test="not-so" @click="make('NOT_SO')">Asked again: it is not so</button>
+        <button class="key" type="button" data-test="not-so" @click="make('NOT_SO')">Asked again: not so</button>
       </section>
       <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <button class="key next" type="submit" :disabled="!unitId || !complaint.trim()">Make job and open it</button>

@@ -52,7 +52,7 @@ async function takeIn(event: Event) {
 <template>
   <TopBar title="Record" />
   <main class="page" data-test="record-page">
-    <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">What came of it</RouterLink>
+    <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">Results</RouterLink>
     <label class="form-label d-block" for="query">What to look for</label>
     <input
       id="query"
@@ -64,18 +64,18 @@ async function takeIn(event: Event) {
       placeholder="site, unit, board, complaint, verdict, name, number"
     />
     <hr class="rule mt-3" />
-    <p v-if="!wanted" class="soft mt-3">Every visit that was ever made is kept. Type a word of it.</p>
+    <p v-if="!wanted" class="soft mt-3">Every visit is kept. Type a word from it.</p>
     <p v-else-if="found.error.value" class="problem mt-3" role="alert">{{ found.error.value.message }}</p>
-    <p v-else-if="found.isPending.value" class="soft mt-3">Looking.</p>
+    <p v-else-if="found.isPending.value" class="soft mt-3">Searching.</p>
     <p v-else-if="found.data.value?.length === 0" class="mt-3">
       No visit says “{{ wanted }}”. Try a shorter word, or part of the address.
     </p>
     <JobList v-else :jobs="found.data.value ?? []" dated />
     <section v-if="lead" class="take" aria-labelledby="take-title">
-      <h2 id="take-title" class="h5">A visit from elsewhere</h2>
+      <h2 id="take-title" class="h5">Import a visit</h2>
       <p class="soft">
-        A file written by “Visit (JSON)” of a report. Its unit must be here. Each entry is checked as if it came new,
-        and what is not taken over is said.
+        Use the “Visit (JSON)” file of a report. Its unit must be here. Every record is checked, and what is left out is
+        listed.
       </p>
       <label class="key" :class="{ busy }">
         Choose the file
@@ -84,11 +84,11 @@ async function takeIn(event: Event) {
       <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
       <div v-if="taken" class="mt-2" role="status">
         <p>
-          Taken in with {{ taken.entries }} entries, {{ taken.closed ? 'closed' : 'open' }}.
+          Imported with {{ taken.entries }} records, {{ taken.closed ? 'closed' : 'open' }}.
           <RouterLink :to="`/visits/${taken.id}`">Open the visit</RouterLink>
         </p>
         <template v-if="taken.left.length">
-          <p class="mb-1"><strong>Not taken over:</strong></p>
+          <p class="mb-1"><strong>Left out:</strong></p>
           <ul data-test="left">
             <li v-for="line in taken.left" :key="line">{{ line }}</li>
           </ul>

@@ -6,7 +6,7 @@ import type { components } from '../api/schema'
 const props = defineProps<{ parts: components['schemas']['LearnedPart'][] }>()
 const most = computed(() => Math.max(...props.parts.flatMap((part) => [part.before, part.after])))
 const at = (share: number) => `${(100 * share) / most.value}%`
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+const percent = (share: number) => `${(100 * share).toFixed(1)}%`
 </script>
 
 <template>

@@ -17,7 +17,7 @@ function keep(found: Found) {
 </script>
 
 <template>
-  <span class="shop" role="group" aria-label="Shop test">
+  <span class="shop" role="group" aria-label="Bench test">
     <span v-if="found" class="soft">{{ WORDS[found as Found] }}</span>
     <template v-for="(words, one) in WORDS" :key="one">
       <button v-if="one !== found" class="key small" type="button" :disabled="busy" @click="keep(one)">

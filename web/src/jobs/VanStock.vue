@@ -22,18 +22,17 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
 
 <template>
   <section v-if="error || data?.lines.length" data-test="stock">
-    <h2 class="h5">What the vans should carry for a week</h2>
+    <h2 class="h5">Van stock for a week</h2>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <template v-else-if="data">
       <p class="soft">
-        By the units that are looked after, their age, what was wanted for them, and who goes there: as many as are
-        worth their room.
+        From the units you service, their age, past use, and who goes there. Only what is worth its space.
       </p>
       <div class="vans">
         <label
           >Van
           <select v-model="chosen" class="form-select" data-test="van">
-            <option :value="ALL">All together</option>
+            <option :value="ALL">All vans</option>
             <option v-for="(one, i) in data.vans" :key="one.who" :value="i">{{ one.who }}</option>
           </select>
         </label>
@@ -45,7 +44,7 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
         </p>
         <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
       </div>
-      <p v-if="!lines.length">Nothing is worth its room on this van. What is wanted comes from the counter.</p>
+      <p v-if="!lines.length">Nothing is worth its space on this van. Parts come from the counter.</p>
       <table v-else class="table num">
         <thead>
           <tr>
@@ -54,7 +53,7 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
             <th scope="col">A year</th>
             <th scope="col">Used</th>
             <th scope="col">Room</th>
-            <th scope="col">To miss it costs</th>
+            <th scope="col">Cost of not having it</th>
           </tr>
         </thead>
         <tbody>

@@ -40,7 +40,7 @@ describe('what the lead sees', () => {
   it('draws what was proven against all, the most visits as the whole width', () => {
     const bars = mount(FigureBars, {
       props: {
-        title: 'By family',
+        title: 'By equipment type',
         currency: 'SKD',
         figures: [
           figures,
@@ -102,7 +102,7 @@ describe('what the lead sees', () => {
     expect(made.text()).toContain('not proven')
     expect(made.text()).toContain('proven, 2 things skipped')
     expect(made.text()).toContain('has not come back')
-    expect(made.find('.lead').text()).toContain("1 without proof by a lead's leave")
+    expect(made.find('.lead').text()).toContain('1 without proof, approved by a lead')
     expect(made.get('[data-test=allowed]').text()).toContain('Odile: the only one')
     const stock = made.find('[data-test=stock]')
     expect(stock.text()).toContain('5.2')
@@ -112,7 +112,7 @@ describe('what the lead sees', () => {
     expect(stock.find('tbody strong').text()).toBe('2')
     await stock.find('[data-test=van]').setValue('1')
     expect(stock.find('tbody').exists()).toBe(false)
-    expect(stock.text()).toContain('Nothing is worth its room on this van')
+    expect(stock.text()).toContain('Nothing is worth its space on this van')
   })
 
   it('shows few of a long list until somebody asks for all', async () => {

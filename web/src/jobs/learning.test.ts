@@ -34,7 +34,7 @@ describe('own records', () => {
     const marks = rows[0]!.findAll('.mark').map((mark) => mark.attributes('style'))
     expect(marks).toEqual(['left: 50%;', 'left: 100%;'])
     expect(rows[0]!.find('.way').attributes('style')).toContain('left: 50%; width: 50%')
-    expect(rows[0]!.text()).toContain('10.0 % to 20.0 %')
+    expect(rows[0]!.text()).toContain('10.0% to 20.0%')
     expect(rows[1]!.find('.way').attributes('style')).toContain('left: 25%')
   })
 
@@ -61,7 +61,7 @@ describe('own records', () => {
     const made = await page(LearningView, () =>
       json({ inUse: null, versions: [], families: [], ageing: { ...ageing, faults: 0 } }),
     )
-    expect(made.text()).toContain('No visit is confirmed yet')
+    expect(made.text()).toContain('No visit counts yet')
     expect(made.find('[data-test=learn]').attributes('disabled')).toBeDefined()
     const refused = await page(LearningView, () => json({ detail: 'The lead alone sees this.' }, 403))
     expect(refused.text()).toContain('The lead alone sees this.')

@@ -32,7 +32,7 @@ describe('the search over the record', () => {
     const came = serve({ '/api/me': { role: 'TECHNICIAN' }, '/api/visits': [job] })
     const page = shown(RecordView)
     await rested()
-    expect(page.text()).toContain('Every visit that was ever made is kept.')
+    expect(page.text()).toContain('Every visit is kept.')
     for (const typed of ['d', 'da', ' dairy ']) await page.get('#query').setValue(typed)
     await rested()
     expect(came.filter((request) => request.url.includes('/api/visits')).map(query)).toEqual(['dairy'])
@@ -81,7 +81,7 @@ describe('a visit from elsewhere', () => {
 
   it('is taken in, and can be opened', async () => {
     const page = await brought('{"schema": 1}', () => json({ id: 'v9', entries: 12, closed: true, left: [] }))
-    expect(page.get('[role=status]').text()).toContain('Taken in with 12 entries, closed.')
+    expect(page.get('[role=status]').text()).toContain('Imported with 12 records, closed.')
     expect(page.find('[data-test=left]').exists()).toBe(false)
     expect(page.get('[role=status]').getComponent(RouterLinkStub).props('to')).toBe('/visits/v9')
   })
@@ -89,7 +89,7 @@ describe('a visit from elsewhere', () => {
   it('says what was not taken over', async () => {
     const left = ['Entry e3 (REPAIRED): A board is changed when it is proven.', 'The end: left open.']
     const page = await brought('{}', () => json({ id: 'v9', entries: 12, closed: false, left }))
-    expect(page.get('[role=status]').text()).toContain('12 entries, open.')
+    expect(page.get('[role=status]').text()).toContain('12 records, open.')
     expect(page.findAll('[data-test=left] li').map((line) => line.text())).toEqual(left)
   })
 

@@ -100,9 +100,9 @@ function jump(line: number) {
 </script>
 
 <template>
-  <h2 class="h5">Packs of our own</h2>
+  <h2 class="h5">Our own equipment types</h2>
   <p v-if="own.data.value?.length === 0" class="soft">
-    None yet. Begin with the family that is nearest, change what is different, and have it checked.
+    None yet. Start from the closest type, change what is different, and check it.
   </p>
   <ul class="own">
     <li v-for="p in own.data.value" :key="p.id" :data-test="`own-${p.id}`">
@@ -145,13 +145,13 @@ function jump(line: number) {
   </ul>
   <div class="begin">
     <button type="button" class="key quiet" :disabled="busy || !family" data-test="begin" @click="begin">
-      begin with this family
+      start from this type
     </button>
     <label class="key quiet file">
-      bring a file<input type="file" accept=".yaml,.yml" class="visually-hidden" @change="bring" />
+      import a file<input type="file" accept=".yaml,.yml" class="visually-hidden" @change="bring" />
     </label>
   </div>
-  <label for="own-text">Text of the pack (YAML)</label>
+  <label for="own-text">Text (YAML)</label>
   <textarea
     id="own-text"
     ref="area"
@@ -176,7 +176,7 @@ function jump(line: number) {
     </button>
   </div>
   <p v-if="done !== null" role="status">
-    Every fault is run and proven, {{ Math.round(100 * done) }} %. That takes a quarter of a minute or so.
+    Every fault is run and proven, {{ Math.round(100 * done) }}%. That takes a quarter of a minute or so.
   </p>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   <p v-if="said" role="status" data-test="own-said">{{ said }}</p>

@@ -70,7 +70,7 @@ const problem = computed(
   <TopBar title="Families" />
   <main class="page packs">
     <section class="pick" aria-labelledby="pick-title">
-      <h1 id="pick-title" class="eyebrow">family and its choices</h1>
+      <h1 id="pick-title" class="eyebrow">Type and options</h1>
       <label for="family">Family</label>
       <select id="family" v-model="family" class="form-select field" data-test="family">
         <option v-for="f in families.data.value" :key="f.id" :value="f.id">
@@ -107,14 +107,14 @@ const problem = computed(
           Text
         </button>
         <button type="button" class="key" :aria-pressed="shown === 'own'" data-test="to-own" @click="shown = 'own'">
-          Own packs
+          Our own
         </button>
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <template v-if="shown === 'run'">
-        <h2 class="h5">Its usual run, in good order</h2>
+        <h2 class="h5">Its normal run</h2>
         <TimingDiagram v-if="run.data.value" :diagram="run.data.value" />
-        <p v-else-if="!problem" role="status">It is being run.</p>
+        <p v-else-if="!problem" role="status">Running it.</p>
       </template>
       <template v-else-if="shown === 'proof'">
         <h2 class="h5">How each fault is proven</h2>
@@ -122,7 +122,7 @@ const problem = computed(
           {{ proof.data.value.length }} faults,
           {{ unproven.length ? `${unproven.length} of them cannot be proven` : 'each of them can be proven' }}.
         </p>
-        <p v-else-if="!problem" role="status">An ideal visit is made to each fault. That takes some seconds.</p>
+        <p v-else-if="!problem" role="status">Each fault is tried in a perfect visit. That takes some seconds.</p>
         <ol class="proofs">
           <li v-for="f in proof.data.value" :key="f.id" :class="{ open: !f.proven }">
             <strong>{{ f.fault }}</strong> <span class="soft">{{ f.part }}</span>
@@ -134,7 +134,7 @@ const problem = computed(
       </template>
       <OwnPacks v-else-if="shown === 'own'" :family="family" @kept="kept" />
       <template v-else>
-        <h2 class="h5">Its flat text</h2>
+        <h2 class="h5">Its text</h2>
         <a class="key quiet" :href="file" :download="`${family}.yaml`">download YAML</a>
         <pre v-if="text.data.value" class="text" tabindex="0" data-test="pack-text">{{ text.data.value }}</pre>
       </template>

@@ -74,7 +74,7 @@ it('waits for the check, says what is wrong and jumps to the line', async () => 
   await view.find('[data-test=own-text]').setValue('pack: ours\nuses: {}\n')
   await view.find('[data-test=own-check]').trigger('click')
   await settled()
-  expect(view.text()).toContain('40 %')
+  expect(view.text()).toContain('40%')
   await vi.advanceTimersByTimeAsync(2000)
   await settled()
   expect(view.find('[data-test=own-said]').text()).toContain('1 problem; nothing was kept')

@@ -43,7 +43,7 @@ const named = (l: string) => licences.data.value?.find((one) => one.licence === 
   <section aria-labelledby="people-title" class="people">
     <h2 id="people-title" class="h5">People and licenses</h2>
     <p class="soft">
-      Who may say that gas, refrigerant, wiring or a stove is put right. A license counts through its last day.
+      Who may sign off gas, refrigerant, wiring or a stove as repaired. A license counts through its last day.
     </p>
     <ul>
       <li v-for="p in people.data.value" :key="p.login" :data-test="`person-${p.login}`">

@@ -57,16 +57,16 @@ async function save() {
 </script>
 
 <template>
-  <TopBar title="How we work" />
+  <TopBar title="Company rules" />
   <main class="page">
-    <h1 class="h4">How we work</h1>
+    <h1 class="h4">Company rules</h1>
     <p class="soft">
-      What the advice counts with. Every proposed test, every order of repair follows from it.
+      Every proposed test and repair order uses these numbers.
       {{ lead ? '' : 'The lead sets it.' }}
     </p>
     <hr class="rule" />
     <form v-if="policy" class="form" @submit.prevent="save">
-      <label for="labour">Labour, a minute</label>
+      <label for="labour">Labor per minute</label>
       <input
         id="labour"
         v-model.number="policy.labourPerMinute"
@@ -88,7 +88,7 @@ async function save() {
         :disabled="!lead"
         required
       />
-      <label for="mistake">A wrong verdict: call-back and trust</label>
+      <label for="mistake">A wrong verdict: callback and trust</label>
       <input
         id="mistake"
         v-model.number="policy.mistakeCost"
@@ -100,7 +100,7 @@ async function save() {
         required
       />
       <fieldset>
-        <legend class="h5">Kinds of test that may be proposed</legend>
+        <legend class="h5">Tests that may be proposed</legend>
         <label v-for="k in choices.data.value" :key="k" class="choice">
           <input type="checkbox" :checked="!policy.notAllowed.includes(k)" :disabled="!lead" @change="toggle(k)" />
           {{ words[k] ?? k }}
@@ -112,17 +112,17 @@ async function save() {
           <input v-model="policy.school" type="radio" name="school" :value="key" :disabled="!lead" />
           {{ text }}
         </label>
-        <p class="soft">Either way the verdict says what nobody showed.</p>
+        <p class="soft">Either way the verdict says what is not proven.</p>
       </fieldset>
       <fieldset>
-        <legend class="h5">Who changes a unit, its board, or what was typed in of a board</legend>
+        <legend class="h5">Who may change a unit, its board, or board data</legend>
         <label v-for="(text, key) in changers" :key="key" class="choice">
           <input v-model="policy.changers" type="radio" name="changers" :value="key" :disabled="!lead" />
           {{ text }}
         </label>
-        <p class="soft">The lead always may. Each change is kept with name and time.</p>
+        <p class="soft">The lead always may. Every change is kept with name and time.</p>
       </fieldset>
-      <label for="zone">Where the day begins and ends</label>
+      <label for="zone">Time zone</label>
       <select id="zone" v-model="policy.timeZone" class="form-select field" :disabled="!lead">
         <option v-if="policy.timeZone && !zones.includes(policy.timeZone)" :value="policy.timeZone">
           {{ policy.timeZone }}
@@ -130,7 +130,7 @@ async function save() {
         <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
       </select>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <p v-if="saved" role="status">Kept. It counts from the next look at a visit.</p>
+      <p v-if="saved" role="status">Saved. It takes effect when a visit is loaded again.</p>
       <button v-if="lead" type="submit" class="key next">Keep it</button>
     </form>
     <RatesForm :lead="lead" />

@@ -44,8 +44,8 @@ function save() {
 
 <template>
   <form v-if="rates" class="rates" @submit.prevent="save">
-    <h2 class="h5">What things cost</h2>
-    <p class="soft">The ways out of a verdict and every quote are counted with it.</p>
+    <h2 class="h5">Costs</h2>
+    <p class="soft">Repair options and quotes use these.</p>
     <div>
       <label for="rate-currency">Currency</label>
       <input
@@ -74,7 +74,7 @@ function save() {
       />
     </div>
     <div>
-      <label for="rate-scale">One fault is expected by the age of<span class="soft"> years</span></label>
+      <label for="rate-scale">First failure expected at age<span class="soft"> years</span></label>
       <input
         id="rate-scale"
         v-model.number="rates.ageing.scaleYears"
@@ -87,7 +87,7 @@ function save() {
       />
     </div>
     <div>
-      <label for="rate-shape">How much more often older units fail<span class="soft"> 1 is not at all</span></label>
+      <label for="rate-shape">How much more often old units fail<span class="soft"> 1 is no more often</span></label>
       <input
         id="rate-shape"
         v-model.number="rates.ageing.shape"
@@ -100,7 +100,7 @@ function save() {
       />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="saved" role="status">Kept. It counts from the next look at a way out; quotes that were made stay.</p>
+    <p v-if="saved" role="status">Saved. New repair options use it. Quotes already made stay.</p>
     <button v-if="lead" type="submit" class="key next" :disabled="busy" data-test="keep-rates">
       Keep what it costs
     </button>

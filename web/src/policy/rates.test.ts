@@ -49,7 +49,7 @@ describe('what things cost', () => {
     await made.find('form').trigger('submit')
     await flushPromises()
     expect(sent).toEqual([{ ...rates, tax: 0.085 }])
-    expect(made.text()).toContain('Kept.')
+    expect(made.text()).toContain('Saved.')
   })
 
   it('says why they are not kept, and lets nobody but the lead change them', async () => {

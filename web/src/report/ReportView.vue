@@ -52,12 +52,12 @@ const { data: report, error: unfound } = useQuery({
       </p>
       <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
       <p v-if="visit.job.brought" data-test="brought">
-        Taken in from a file of another place. What was found is reasoned here, from its entries.
+        Imported from another company's file. The verdict is computed here from its records.
       </p>
     </header>
     <hr class="rule" />
     <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
-    <p v-else-if="!report" class="soft">Fetching what was found.</p>
+    <p v-else-if="!report" class="soft">Loading the report.</p>
     <template v-if="report">
       <h2 class="h5">Found</h2>
       <section v-for="(v, i) in report.found" :key="i" data-test="found">
@@ -66,9 +66,9 @@ const { data: report, error: unfound } = useQuery({
         </p>
         <ProofList :verdict="v" />
         <p v-if="v.skipped.length" class="mt-2"><strong>Not shown:</strong> {{ v.skipped.join('; ') }}</p>
-        <p v-if="v.damaged.length" class="mt-2"><strong>Died of it:</strong> {{ v.damaged.join(', ') }}</p>
+        <p v-if="v.damaged.length" class="mt-2"><strong>Damaged by it:</strong> {{ v.damaged.join(', ') }}</p>
       </section>
-      <h2 class="h5">Measured and seen</h2>
+      <h2 class="h5">Readings</h2>
       <ReportLines v-if="report.measured.length" :lines="report.measured" good />
       <p v-else class="soft">Nothing was measured.</p>
       <TimingDiagram :diagram="report.diagram" :taps="report.taps" />
@@ -101,10 +101,10 @@ const { data: report, error: unfound } = useQuery({
       <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome].report : '' }}. {{ visit.decided }}</p>
       <p v-else>The visit is still open; nothing has been decided.</p>
       <p v-if="report.untested.length">
-        <strong>Never got power and was not tested:</strong> {{ report.untested.join(', ') }}
+        <strong>Not tested yet, never powered:</strong> {{ report.untested.join(', ') }}
       </p>
       <template v-if="visit.events.length">
-        <h2 class="h5">Closed, opened, changed</h2>
+        <h2 class="h5">History</h2>
         <ul class="events" data-test="events">
           <li v-for="event in visit.events" :key="`${event.kind}${event.at}`">
             <span class="num soft">{{ moment(event.at) }}</span>

@@ -58,9 +58,9 @@ describe('the report', () => {
   it('says what was found, what was not shown for it, and what died of it', async () => {
     const made = await page()
     const found = made.get('[data-test=found]').text()
-    expect(found).toContain('igniter open (Proven, 98 %). Replace the igniter.')
+    expect(found).toContain('igniter open (Proven, 98%). Replace the igniter.')
     expect(found).toContain('Not shown: both ends of its cable')
-    expect(found).toContain('Died of it: F1')
+    expect(found).toContain('Damaged by it: F1')
     expect(made.text()).toContain('Nothing was measured.')
     expect(made.get('.caution').text()).toBe('The maker comes first.')
   })
@@ -77,14 +77,14 @@ describe('the report', () => {
       job: { ...visit.job, brought: true },
       events: [event('SHOP_TEST', { ofFile: true }), event('CHANGED_AFTER')],
     })
-    expect(made.get('[data-test=brought]').text()).toContain('Taken in from a file')
+    expect(made.get('[data-test=brought]').text()).toContain('Imported from')
     const [tested, changed] = made.findAll('[data-test=events] li').map((one) => one.text())
     expect(tested).toContain('Board tested in the shop (as the file says). note of SHOP_TEST')
     expect(changed).toContain('Changed after closing. note of CHANGED_AFTER')
   })
 
   it('leaves out what there was nothing of', async () => {
-    expect(heads(await page())).toEqual(['Found', 'Measured and seen', 'Decided'])
+    expect(heads(await page())).toEqual(['Found', 'Readings', 'Decided'])
     const whole = await page(
       {},
       {
@@ -99,7 +99,7 @@ describe('the report', () => {
     )
     expect(heads(whole)).toEqual([
       'Found',
-      'Measured and seen',
+      'Readings',
       'Done',
       'Settings, found and left',
       'Proving run',
@@ -111,7 +111,7 @@ describe('the report', () => {
       'Temperature rise',
       '40 to 70 F; found 55 F',
     ])
-    expect(whole.text()).toContain('Never got power and was not tested: gas valve')
+    expect(whole.text()).toContain('Not tested yet, never powered: gas valve')
     const tables = whole.findAll('table')
     expect(tables[0]!.text()).toContain('60 ohm')
     expect(tables[1]!.text(), 'good order is told for what was measured').not.toContain('60 ohm')

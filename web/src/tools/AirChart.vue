@@ -69,7 +69,7 @@ const states = computed(() => [
         </text>
       </g>
     </svg>
-    <figcaption class="soft">Hatched: air that is good enough outdoors. The line joins what is mixed.</figcaption>
+    <figcaption class="soft">Hatched: outdoor air is good enough. The line is the mix.</figcaption>
   </figure>
 </template>
 

@@ -62,7 +62,7 @@ function why(air: Air) {
 </script>
 
 <template>
-  <ToolPage name="Economizer" title="What should the economizer do now" :computed="Boolean(result)" :problem="problem">
+  <ToolPage name="Economizer" title="What should the economizer do now?" :computed="Boolean(result)" :problem="problem">
     <template #inputs>
       <label v-for="n in numbers" :key="n.key">
         {{ n.label }}
@@ -109,15 +109,14 @@ function why(air: Air) {
       </p>
       <p class="big num" data-test="economizer-volts">
         {{ result.volts.toFixed(1) }} V DC
-        <span class="soft">at the actuator for {{ result.share.toFixed(0) }} % outdoor air</span>
+        <span class="soft">at the actuator for {{ result.share.toFixed(0) }}% outdoor air</span>
       </p>
       <p v-if="result.measured">
-        Three thermometers say <strong class="num">{{ result.measured.percent.toFixed(0) }} %</strong>, give or take
+        Three thermometers say <strong class="num">{{ result.measured.percent.toFixed(0) }}%</strong>, likely range ±
         <span class="num">{{ (2 * result.measured.sigma).toFixed(0) }}</span>.
       </p>
       <p v-else-if="inputs.mixedF !== null">
-        Three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies outside
-        of both and one of them is wrong.
+        Three thermometers do not help here. Outdoors and return are too close, or one of them is wrong.
       </p>
       <AirChart :air="result" />
       <table class="states">
@@ -143,11 +142,11 @@ function why(air: Air) {
         </tbody>
       </table>
       <p class="soft">
-        Limits by climate after ASHRAE 90.1, from memory; moist air after ASHRAE Fundamentals; 2 to 10 V and 53 °F are
-        common practice. The maker and the local code come first.
+        Limits by climate: ASHRAE 90.1, from memory. Moist air: ASHRAE Fundamentals. 2 to 10 V and 53 °F are common
+        practice. The maker and the local code come first.
       </p>
       <p class="caution">
-        Belt off only with the power off and proven off. Blades and actuator move by themselves: fingers out.
+        Take the belt off only with the power off and proven off. Blades move by themselves: fingers out.
       </p>
     </template>
   </ToolPage>

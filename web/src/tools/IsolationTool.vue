@@ -64,8 +64,8 @@ function print() {
   <ToolPage name="Two supplies" title="Keep two supplies apart" :computed="Boolean(view)" :problem="problem">
     <template #about>
       <p class="soft no-print">
-        The building's relays feed the coils from their own transformer; the unit's own 24 V goes through the contacts
-        to its inputs.
+        The building's transformer powers the relay coils. The unit's own 24 V goes through their contacts to its
+        inputs.
       </p>
     </template>
     <template #inputs>
@@ -91,7 +91,7 @@ function print() {
         {{ view.apart ? 'Apart in every position of the contacts' : 'The two supplies meet' }}
       </p>
       <p v-if="!view.apart" class="problem">
-        Marked conductors join them. Do not give it power: a board dies of it, and the next one too.
+        Marked wires join them. Do not power it up. It kills a board, and the next one too.
       </p>
       <ol class="wires">
         <li v-for="(w, i) in view.wires" :key="i" :class="{ crosses: w.crosses }" :data-test="`wire-${i}`">
@@ -114,7 +114,7 @@ function print() {
         </li>
       </ol>
       <button v-if="Object.keys(input.landings).length" type="button" class="key no-print" @click="asPlanned">
-        All as planned again
+        Back to the plan
       </button>
       <p v-if="view.alone.length" class="mt-2">
         Without a counterpart: {{ view.alone.map((a) => `${a.terminal} of the ${sides[a.side]}`).join(', ') }}.
@@ -126,14 +126,14 @@ function print() {
           {{ l.fuseAmps ? `fuse ${l.fuseAmps} A` : 'no usual fuse fits' }}{{ l.classTwo ? '' : '; above class 2' }}
         </li>
         <li>
-          At the coils with everything called: <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
+          At the coils with every call on: <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
           {{ view.pullsIn ? 'they pull in' : 'too little: a thicker or shorter cable' }}
         </li>
       </ul>
       <button type="button" class="key no-print" @click="print">Print the list</button>
       <p class="caution mt-3">
-        Both supplies off and proven off before a wire is moved: with one off the other still feeds wires. Colours are
-        common practice; maker and local code come first.
+        Both supplies off and proven off before you move a wire. With one off, the other still powers wires. Colors are
+        common practice. The maker and the local code come first.
       </p>
     </template>
   </ToolPage>

@@ -16,7 +16,7 @@ defineProps<{ name: string; title: string; computed: boolean; problem: Problem |
         <slot name="inputs" />
       </form>
       <div v-if="computed" class="answer">
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }} Below is what was computed before.</p>
+        <p v-if="problem" class="problem" role="alert">{{ problem.message }} The result below is older.</p>
         <slot />
       </div>
       <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>

@@ -31,7 +31,7 @@ const tools = computed(() => [
   <TopBar title="Tools" />
   <main class="page">
     <h1 class="h4">Tools</h1>
-    <p class="soft">Each stands alone, without a visit.</p>
+    <p class="soft">They work without a visit.</p>
     <ul class="tools">
       <li v-for="t in tools" :key="t.to">
         <RouterLink :to="t.to"

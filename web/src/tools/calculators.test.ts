@@ -65,7 +65,7 @@ describe('economizer', () => {
     expect(page.get('[data-test=economizer-said]').text()).toBe('Outdoors is not good enough')
     expect(page.text()).toContain('above the limit of temperature')
     expect(page.get('[data-test=economizer-volts]').text()).toContain('3.6 V')
-    expect(page.text()).toMatch(/23 %, give or take\s+8/)
+    expect(page.text()).toMatch(/23%, likely range ±\s+8/)
   })
 
   it('stops a comparison that the codes of the zone do not allow', async () => {
@@ -186,7 +186,7 @@ describe('two supplies', () => {
     await settled()
     expect(posted.calls.at(-1)!.body.landings).toEqual({ 0: 'rooftop R' })
     expect(page.get('[data-test=wire-0]').classes()).toContain('crosses')
-    expect(page.text()).toContain('Do not give it power')
+    expect(page.text()).toContain('Do not power it up')
   })
 
   it('lets go of what was found elsewhere when the terminals change', async () => {

@@ -32,15 +32,15 @@ function take(line: Counter['lines'][number]) {
     </button>
     <p v-if="error" class="problem mt-2" role="alert">{{ error.message }}</p>
     <p v-else-if="data?.away" class="problem mt-2" role="alert" data-test="away">
-      {{ data.away }} What is counted with stands as it is; ask again, or put a price in below.
+      {{ data.away }} The old figures stay. Ask again, or type a price below.
     </p>
-    <p v-else-if="data && !data.lines.length" class="mt-2">Nothing has to be bought.</p>
+    <p v-else-if="data && !data.lines.length" class="mt-2">Nothing to buy.</p>
     <ul v-else-if="data" class="shelf num">
       <li v-for="line in data.lines" :key="line.part">
         <span>{{ line.label }}</span>
         <span>{{ line.pieces ? `${line.pieces} on the shelf` : 'none, to be ordered' }}, {{ hours(line.hours) }}</span>
         <strong>{{ money(line.price, data.currency) }}</strong>
-        <button v-if="!closed" type="button" class="key quiet" @click="take(line)">Count with it</button>
+        <button v-if="!closed" type="button" class="key quiet" @click="take(line)">Use it</button>
       </li>
     </ul>
   </section>

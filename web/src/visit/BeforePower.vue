@@ -120,7 +120,7 @@ function say(s: Statement) {
             Wrong, read it again
           </button>
           <button v-if="!closed" type="button" class="key quiet" data-test="lamp-then" @click="again = true">
-            it showed something else at another time
+            It showed something else before
           </button>
         </section>
         <template v-else-if="!closed">
@@ -172,7 +172,7 @@ function say(s: Statement) {
                   query: { family: visit!.family, unit: visit!.unitId, visit: visit!.job.id },
                 }"
                 data-test="to-board"
-                >{{ visit!.board ? 'Change it' : 'Type in the chart on the door' }}</RouterLink
+                >{{ visit!.board ? 'Change it' : 'Add the chart on the door' }}</RouterLink
               >
             </p>
             <p v-if="problem && problem.field === 'pattern'" class="problem" role="alert">{{ problem.message }}</p>
@@ -193,7 +193,7 @@ function say(s: Statement) {
         </section>
         <TwinList class="mb-4" />
         <h2 id="look-title" class="h5">Look, smell, listen</h2>
-        <p class="soft">Most telling first. Skip what you cannot see.</p>
+        <p class="soft">Most useful first. Skip what you can't see.</p>
         <ul class="checks">
           <li v-for="l in done" :key="l.id" class="done">
             <span>{{ l.what }}</span>

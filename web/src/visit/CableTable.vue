@@ -9,7 +9,7 @@ const { data: cables } = useCables()
 <template>
   <section v-for="cable in cables" :key="cable.from + cable.to" class="cable" data-test="cable">
     <h2 class="h5">Both ends of the cable</h2>
-    <p class="soft">Two ends of one conductor that differ are the finding. A conductor may sit on the wrong number.</p>
+    <p class="soft">If the two ends of a conductor differ, that is the fault. It may be on the wrong terminal.</p>
     <table>
       <thead>
         <tr>

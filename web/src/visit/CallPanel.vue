@@ -37,12 +37,12 @@ const other = ref(false)
         data-test="call-in"
         @click="add({ kind: 'CHANGE_IN', test: c.change })"
       >
-        It is in: start its clock
+        It is in: start the clock
       </button>
-      <p v-else-if="!closed && c.change" class="out">It is in. It comes out again before the visit is closed.</p>
+      <p v-else-if="!closed && c.change" class="out">It is in. Take it out before the visit is closed.</p>
     </div>
     <p class="caution">
-      A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bridged to run a unit.
+      A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bypassed to run a unit.
     </p>
     <button v-if="!closed" type="button" class="key quiet" @click="other = !other">another temporary change</button>
     <TemporaryChange v-if="other" @done="other = false" />

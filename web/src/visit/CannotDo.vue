@@ -29,7 +29,7 @@ async function say(why: (typeof ways)[number]['why']) {
     >
       {{ w.says }}
     </button>
-    <p class="soft m-0">The plan goes on without it. Take it back in the log.</p>
+    <p class="soft m-0">The plan continues without it. Undo it in the log.</p>
   </div>
 </template>
 

@@ -57,9 +57,9 @@ async function end() {
         </option>
       </select>
     </div>
-    <label for="decided" class="mt-2"><strong>What was decided and done</strong></label>
+    <label for="decided" class="mt-2"><strong>What was done</strong></label>
     <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
-    <p v-if="!outcome" class="soft">Say how it ended.</p>
+    <p v-if="!outcome" class="soft">Choose how it ended.</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <button
       type="submit"

@@ -19,7 +19,7 @@ async function stop(finding: string) {
         </button>
       </li>
     </ul>
-    <button type="button" class="key quiet" @click="emit('done')">Nothing of these</button>
+    <button type="button" class="key quiet" @click="emit('done')">None of these</button>
   </aside>
 </template>
 

@@ -34,8 +34,8 @@ const tag = computed(() =>
     : props.chosen
       ? 'CHOSEN'
       : props.purpose === 'PROVE'
-        ? 'PROVE'
-        : 'DO NEXT',
+        ? 'TO PROVE IT'
+        : 'NEXT',
 )
 const why = ref(false)
 const { data: plan } = usePlan(why)
@@ -89,9 +89,7 @@ onKeyStroke(['w', 'W'], (event) => {
       <p class="min num">{{ minutes(test.minutes) }}</p>
     </div>
     <CannotDo v-if="cannot" :test="test.id" @said="cannot = false" />
-    <p v-if="test.sequence" class="how">
-      start the clock with the call, tap what comes, and say when nothing more comes
-    </p>
+    <p v-if="test.sequence" class="how">Start the clock with the call. Tap each stage as it starts or stops.</p>
     <p v-else class="how" data-test="how">{{ how }}</p>
     <p v-if="meanwhile.length && !chosen" class="meanwhile" data-test="meanwhile">
       <span>It takes a while. Meanwhile:</span>
@@ -104,7 +102,7 @@ onKeyStroke(['w', 'W'], (event) => {
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ test.change }}: it is in, start its clock
     </button>
-    <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">back to the proposed test</button>
+    <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">Back to the next test</button>
     <p class="brief" :class="{ asked: why }" data-test="because">{{ test.why }}</p>
     <div v-if="why" data-test="why-list">
       <PlanTree v-if="plan?.length && !chosen" :plan="plan" />

@@ -50,9 +50,7 @@ const volts = (v: number) => (v < 0.5 ? '0' : v < 10 ? v.toFixed(1) : Math.round
               ><i v-if="probe(s)">{{ probe(s) === 'red' ? 'R' : 'B' }}</i></span
             >
             <span class="net">{{ s.net }}</span>
-            <span class="visually-hidden"
-              >{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, in good order</span
-            >
+            <span class="visually-hidden">{{ s.label }}{{ probe(s) ? `, ${probe(s)} probe here` : '' }}, expected</span>
             <span class="volts num">{{ volts(s.volts) }} V</span>
             <span v-if="readings[s.net]" class="read num">▸{{ readings[s.net] }}</span>
             <span

@@ -16,20 +16,20 @@ async function give() {
 </script>
 
 <template>
-  <span class="soft">a board is not replaced before it is proven{{ lead ? '' : ", or by a lead's leave" }}</span>
+  <span class="soft">not before it is proven{{ lead ? '' : ", or with a lead's approval" }}</span>
   <button v-if="lead" type="button" class="key quiet" :aria-expanded="asked" data-test="leave" @click="asked = !asked">
-    Let it be changed unproven
+    Allow it unproven
   </button>
   <form v-if="lead && asked" @submit.prevent="give">
     <p class="caution">
-      Most boards that are changed unproven are in order. Your name and your reason stand in the report and in the
-      lead's figures, and the shop is asked what it found.
+      Most boards changed unproven are good. Your name and reason are in the report and in Results. The bench test
+      result is asked for later.
     </p>
-    <label :for="`leave-${part}`">Why it is changed without proof</label>
+    <label :for="`leave-${part}`">Reason</label>
     <input :id="`leave-${part}`" v-model="reason" class="form-control field" maxlength="500" required />
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <button type="submit" class="key mt-2" :disabled="!reason.trim() || sending" data-test="give-leave">
-      Let it be changed, by my name
+      Allow it, in my name
     </button>
   </form>
 </template>

@@ -21,7 +21,7 @@ async function correct(entry: LogLine) {
 <template>
   <section aria-labelledby="log-title">
     <h2 id="log-title" class="eyebrow">log</h2>
-    <p v-if="log.length === 0" class="soft">Nothing yet. Each reading stands here and can be taken back.</p>
+    <p v-if="log.length === 0" class="soft">Nothing yet. Every reading shows here and can be undone.</p>
     <ol class="log" data-test="log">
       <li
         v-for="l in [...log].reverse().filter((e) => e.kind !== 'TAKE_BACK')"

@@ -27,7 +27,7 @@ const enter = () =>
     <p>
       The session has ended.
       <strong v-if="waiting">{{ waiting }} kept on this device and sent as soon as you are in.</strong>
-      <span v-else>What is on this screen stays.</span>
+      <span v-else>Nothing on this screen is lost.</span>
     </p>
     <form @submit.prevent="enter">
       <label for="again-username">Login</label>

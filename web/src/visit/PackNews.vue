@@ -14,14 +14,14 @@ const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: 'taken out' }
 <template>
   <section v-if="!visit!.closedAt" class="news" aria-label="A newer pack" data-test="pack-news">
     <p>
-      <strong>The pack of this unit is newer than this visit.</strong> The visit goes on with the one it was opened with
-      until you go over.
+      <strong>The equipment data of this unit is newer than this visit.</strong> The visit keeps the old data until you
+      switch.
     </p>
     <button type="button" class="key quiet" :aria-expanded="open" @click="open = !open">
       what differs ({{ differences.length }})
     </button>
     <button type="button" class="key" :disabled="busy" data-test="go-over" @click="attempt(goOver)">
-      Go over to the newer pack
+      Use the newer data
     </button>
     <ul v-if="open">
       <li v-for="d in differences" :key="`${d.section}/${d.name}`">

@@ -17,8 +17,8 @@ defineProps<{ plan: Way[] }>()
           >then <strong>{{ w.next.instruction }}</strong>
           <span class="soft">{{ w.next.moment }} · {{ minutes(w.next.minutes) }}</span></template
         >
-        <template v-else-if="w.suspects.length">then it is clear enough</template>
-        <template v-else>then take it again</template>
+        <template v-else-if="w.suspects.length">then it is clear</template>
+        <template v-else>then measure again</template>
         <span v-if="w.suspects.length" class="soft who">leaves {{ w.suspects.join(', ') }}</span>
       </span>
     </li>

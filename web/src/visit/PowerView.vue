@@ -70,7 +70,7 @@ async function take() {
           {{ chain.said }} <span v-if="chain.culprits.length">Between them: {{ chain.culprits.join(', ') }}.</span>
         </p>
         <p class="fixed">
-          <b class="probe">B</b> black stays on <strong>{{ chain.commonLabel }}</strong> · {{ chain.modeLabel }} ·
+          <b class="probe">B</b> Black stays on <strong>{{ chain.commonLabel }}</strong> · {{ chain.modeLabel }} ·
           {{ chain.momentLabel }}
         </p>
         <ol class="points">
@@ -96,7 +96,7 @@ async function take() {
           </li>
         </ol>
       </template>
-      <p v-else-if="data" class="soft">This unit has no chain of points to walk along.</p>
+      <p v-else-if="data" class="soft">This unit has no supply chain to check.</p>
     </section>
     <div class="side">
       <form v-if="chain && point && !closed" class="take" @submit.prevent="take">
@@ -117,14 +117,14 @@ async function take() {
           </button>
         </div>
         <label v-if="chain.lowImpedance" class="loz">
-          <input v-model="lowImpedance" type="checkbox" /> meter on low impedance
+          <input v-model="lowImpedance" type="checkbox" /> Meter on LoZ
         </label>
         <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
       </form>
       <CallPanel />
     </div>
     <RouterLink class="key next go-on" :to="{ name: 'work', params: route.params }" data-test="to-work"
-      >Go on to the work</RouterLink
+      >On to the work</RouterLink
     >
     <CableTable />
   </main>

@@ -20,13 +20,13 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
     <h1 class="h4">Proving run</h1>
     <template v-if="proving">
       <p v-if="!proving.repaired" data-test="nothing-repaired">
-        No part is said to be repaired, so there is no run to prove.
+        Nothing is marked as repaired, so there is no run to prove.
         <RouterLink :to="{ name: 'verdict', params: route.params }">Say what was changed</RouterLink>, or close the
         visit another way.
       </p>
-      <p v-else-if="left === 0" class="state" data-test="all-shown">All is shown.</p>
+      <p v-else-if="left === 0" class="state" data-test="all-shown">Everything is proven.</p>
       <p v-else class="state">
-        {{ left }} still to show<template v-if="next">; cheapest first: {{ next.what }}</template>
+        {{ left }} still to prove<template v-if="next">. Quickest first: {{ next.what }}</template>
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <ul class="items">
@@ -36,9 +36,9 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
     </template>
-    <p v-else-if="isPending" class="soft">Fetching what proves it.</p>
+    <p v-else-if="isPending" class="soft">Loading the proving run.</p>
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
-      >Page to print</RouterLink
+      >Print the page</RouterLink
     >
   </main>
 </template>

@@ -23,7 +23,7 @@ const exact = (amount: number, currency: string) =>
           <p class="num total">{{ exact(q.offer.plain.total, q.offer.currency) }}</p>
         </div>
         <div v-if="q.offer.plain.total !== q.offer.whole.total">
-          <p class="soft">With it</p>
+          <p class="soft">Included</p>
           <p class="num total">{{ exact(q.offer.whole.total, q.offer.currency) }}</p>
         </div>
         <a class="key" :href="`/api/visits/${id}/quotes/${q.id}.pdf`" download>Quote (PDF)</a>

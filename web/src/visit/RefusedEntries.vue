@@ -23,7 +23,7 @@ async function again(kept: Kept) {
 
 <template>
   <section class="refused" aria-labelledby="refused-title" data-test="refused">
-    <h2 id="refused-title" class="h6">Not taken by the server: correct it or discard it</h2>
+    <h2 id="refused-title" class="h6">Not accepted. Correct it or discard it</h2>
     <ul>
       <li v-for="k in refused" :key="k.id">
         <p class="problem" role="alert">{{ k.refused!.message }}</p>

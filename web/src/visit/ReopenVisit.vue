@@ -14,12 +14,12 @@ const { problem, attempt } = useAttempt()
     <p>This visit is closed. It can be read and printed.</p>
     <template v-if="visit!.mayReopen">
       <button v-if="!asking" type="button" class="key quiet" data-test="reopen" @click="asking = true">
-        Open it again
+        Reopen it
       </button>
       <form v-else @submit.prevent="attempt(() => reopen(reason))">
-        <label for="reopen-why">Why it is opened again, for the record</label>
+        <label for="reopen-why">Why it is reopened, for the record</label>
         <input id="reopen-why" v-model="reason" class="form-control field" maxlength="500" required />
-        <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">Open it again</button>
+        <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">Reopen it</button>
       </form>
     </template>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -31,15 +31,15 @@ const verdict = computed(() => page.value!.verdict)
             :data-test="`repaired-${r.part}`"
             @click="add({ kind: 'REPAIRED', part: r.part })"
           >
-            It is repaired: go on
+            Repaired, carry on
           </button>
           <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" />
           <NeedsLicence v-if="!r.done && r.needs.length" :needs="r.needs" />
         </li>
       </ol>
       <p class="soft">
-        Chance that it is the cause, and what part, labour and trip cost (invented prices). After a repair the visit
-        goes on with what is left: a second fault shows up now.
+        Chance that it is the cause, and the cost of part, labor and trip (invented prices). After a repair the visit
+        goes on, so a second fault shows up.
       </p>
     </details>
   </section>

@@ -39,7 +39,7 @@ async function keep() {
 <template>
   <section class="saw" aria-labelledby="saw-title" data-test="saw">
     <div class="head">
-      <h2 id="saw-title" class="h5 m-0">What did you see, hear, try</h2>
+      <h2 id="saw-title" class="h5 m-0">What did you see, hear or try?</h2>
       <button type="button" class="key quiet" @click="emit('done')">close</button>
     </div>
     <WhenPicker />
@@ -69,28 +69,28 @@ async function keep() {
         </button>
       </li>
     </ul>
-    <p v-if="questions && !found.length" class="soft">No question of this unit has these words. Keep it as a note.</p>
+    <p v-if="questions && !found.length" class="soft">No question has these words. Keep it as a note.</p>
     <p v-else-if="found.length > most" class="soft">{{ found.length - most }} more; type a word.</p>
     <button type="button" class="key" :aria-expanded="dying" data-test="dying" @click="dying = !dying">
-      It came on, ran, and died {{ dying ? '▾' : '▸' }}
+      It started, ran, and died {{ dying ? '▾' : '▸' }}
     </button>
     <form v-if="dying" class="died" @submit.prevent="died">
       <label for="died-minutes">after, minutes</label>
       <input id="died-minutes" v-model="minutes" class="form-control field" inputmode="decimal" required />
-      <label for="died-first">went first</label>
+      <label for="died-first">dropped out first</label>
       <select id="died-first" v-model="first" class="form-select field">
         <option value="">not measured</option>
         <option v-for="p in unit!.points" :key="p.net" :value="p.net">{{ p.label }}</option>
       </select>
-      <label for="died-stays">was still there</label>
+      <label for="died-stays">was still present</label>
       <select id="died-stays" v-model="stays" class="form-select field">
         <option value="">not measured</option>
         <option v-for="p in unit!.points" :key="p.net" :value="p.net">{{ p.label }}</option>
       </select>
-      <button type="submit" class="key next">So it died</button>
+      <button type="submit" class="key next">Save it</button>
     </form>
     <form class="note" @submit.prevent="keep">
-      <label for="saw-note">Or in your own words: it is kept and printed, and moves no suspect</label>
+      <label for="saw-note">Or in your own words. It is kept and printed, and changes no chances</label>
       <textarea id="saw-note" v-model="note" class="form-control" rows="2" maxlength="4000"></textarea>
       <button type="submit" class="key" :disabled="!note.trim()">Keep the note</button>
     </form>

@@ -24,7 +24,7 @@ async function done() {
 <template>
   <section class="taps" aria-label="What you see and hear" data-test="sequence-taps">
     <p class="eyebrow">
-      <strong class="num now">{{ clock(props.seconds) }}</strong> tap what begins or ends, as you see or hear it
+      <strong class="num now">{{ clock(props.seconds) }}</strong> Tap each stage as it starts or stops
     </p>
     <div class="keys">
       <span v-for="r in rows" :key="r.channel" class="one" :class="{ late: r.late, lit: r.on }">
@@ -45,11 +45,11 @@ async function done() {
           :data-test="`not-seen-${r.channel}`"
           @click="add({ kind: 'MISSED', channel: r.channel, seconds: seconds() })"
         >
-          does not come
+          never starts
         </button>
       </span>
     </div>
-    <button type="button" class="key done" data-test="watched" @click="done">Nothing more comes: done</button>
+    <button type="button" class="key done" data-test="watched" @click="done">Nothing more happens: done</button>
     <button
       v-if="last"
       type="button"

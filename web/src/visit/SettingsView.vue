@@ -43,13 +43,13 @@ const kept = computed(() =>
 <template>
   <main class="page settings">
     <h1 class="h4">Settings, found and left</h1>
-    <p class="soft">A unit that is only set wrong is not broken. Write down what was found before anything is moved.</p>
-    <p v-if="settings && settings.length === 0">This family declares no settings.</p>
+    <p class="soft">A unit that is set wrong is not broken. Record what you found before you change anything.</p>
+    <p v-if="settings && settings.length === 0">This equipment type has no settings.</p>
     <ChoiceRow v-model="chosen" name="Which setting" test="setting" :options="all" />
     <template v-if="setting">
       <h2 class="h5 mt-4">Found</h2>
       <ChoiceRow v-model="found" name="Found" test="found" :options="marked" />
-      <h2 class="h5 mt-3">Wanted</h2>
+      <h2 class="h5 mt-3">Needed</h2>
       <ChoiceRow v-model="left" name="Wanted" test="left" :options="positions" />
       <template v-if="calculator && calculator.id === suggests">
         <button
@@ -70,7 +70,7 @@ const kept = computed(() =>
         />
       </template>
       <template v-if="ready">
-        <p v-if="found === left" class="mt-4">It stays as it is.</p>
+        <p v-if="found === left" class="mt-4">Leave it as it is.</p>
         <template v-else-if="setting.byMenu">
           <h2 class="h5 mt-4">Press</h2>
           <ol class="steps" data-test="key-steps">
@@ -96,7 +96,7 @@ const kept = computed(() =>
       </template>
     </template>
     <p class="caution mt-4">
-      The maker's instructions say what this unit may be set to. Power off for switches inside.
+      The maker's instructions say what this unit may be set to. Power off before you move switches inside.
     </p>
     <RouterLink class="key mt-2" :to="{ name: 'work', params: route.params }">Back to the work</RouterLink>
   </main>

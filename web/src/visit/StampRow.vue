@@ -24,7 +24,7 @@ async function set() {
     <form v-else @submit.prevent="set">
       <label class="visually-hidden" for="stamp-value">{{ test.stamp.says }}</label>
       <input id="stamp-value" v-model="typed" class="form-control field" inputmode="decimal" required />
-      <button type="submit" class="key next">It says so</button>
+      <button type="submit" class="key next">Save</button>
     </form>
     <p v-if="typing && problem?.field === 'value'" class="problem" role="alert">{{ problem.message }}</p>
   </div>

@@ -71,7 +71,7 @@ async function tag() {
           Shut off and tag
         </button>
         <button type="button" class="key" data-test="lift" :aria-expanded="lifting" @click="lifting = !lifting">
-          It is put right
+          It is repaired
         </button>
       </div>
       <form v-if="tagging" class="form" data-test="tag-form" @submit.prevent="tag">
@@ -95,7 +95,7 @@ async function tag() {
         </p>
         <label for="done">What was done, measured and by whom</label>
         <textarea id="done" v-model="done" class="form-control field" rows="3" maxlength="2000" required></textarea>
-        <button type="submit" class="key next" :disabled="!done.trim()" data-test="lift-send">It is put right</button>
+        <button type="submit" class="key next" :disabled="!done.trim()" data-test="lift-send">It is repaired</button>
       </form>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     </template>

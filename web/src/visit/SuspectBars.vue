@@ -16,7 +16,7 @@ const cleared = computed(() => [
 
 <template>
   <section aria-labelledby="suspects-title">
-    <h2 id="suspects-title" class="eyebrow">suspects</h2>
+    <h2 id="suspects-title" class="eyebrow">Likely causes</h2>
     <ol class="suspects">
       <li v-for="s in shown" :key="s.id" :data-test="`suspect-${s.id}`">
         <span class="label">{{ s.label }}<em v-if="s.board"> board</em></span>
@@ -31,7 +31,7 @@ const cleared = computed(() => [
       {{ all ? 'fewer' : `${open.length - 8} more` }}
     </button>
     <details v-if="cleared.length" class="cleared">
-      <summary>cleared: {{ cleared.length }}</summary>
+      <summary>{{ cleared.length }} ruled out</summary>
       <p>{{ cleared.join(' · ') }}</p>
     </details>
   </section>

@@ -20,7 +20,7 @@ async function log(id: string) {
   <section class="change" aria-labelledby="change-title">
     <h3 id="change-title" class="h6 m-0">Temporary change</h3>
     <p class="caution">
-      For a test and for a moment. Safety switches are not in this list: they are never bypassed to run a unit.
+      For one test, for a moment. Safeties are not in this list. They are never bypassed to run a unit.
     </p>
     <label for="change-what">Search the list</label>
     <input id="change-what" v-model="typed" class="form-control field" maxlength="60" type="search" />
@@ -29,9 +29,7 @@ async function log(id: string) {
         <button type="button" class="key" @click="log(c.id)">{{ c.what }}</button>
       </li>
     </ul>
-    <p v-if="changes && !shown.length" class="soft">
-      Nothing in the list says that. Only what the circuit allows is here.
-    </p>
+    <p v-if="changes && !shown.length" class="soft">Nothing matches. Only what the circuit allows is listed.</p>
   </section>
 </template>
 

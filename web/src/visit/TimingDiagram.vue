@@ -100,8 +100,8 @@ const current = computed(() => {
         expected</span
       >
       <span
-        ><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg> how
-        likely it is on, by what is known</span
+        ><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg>
+        chance that it is on</span
       >
       <span v-if="current" class="current"
         ><strong>{{ current.label }}:</strong> {{ current.seen }}</span

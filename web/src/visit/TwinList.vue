@@ -12,7 +12,7 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
 <template>
   <section v-if="twins.length" aria-labelledby="twins-title">
     <h2 id="twins-title" class="h5">Other units here</h2>
-    <p class="soft">All alike is a shared cause, not several bad boards. One that runs can lend its parts.</p>
+    <p class="soft">If all fail the same way, look for a shared cause. One that runs can lend its parts.</p>
     <ul class="twins">
       <li v-for="t in twins" :key="t.id">
         <span

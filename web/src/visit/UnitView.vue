@@ -45,17 +45,17 @@ const day = (at?: string | null) =>
     </p>
     <p>{{ unit!.duty }}</p>
     <p class="caution">
-      On the phone: leave it as it is, and no reset. Where gas or smoke is smelled, everybody out, and call from
-      outside.
+      On the phone: leave it as it is, and do not reset it. If there is a smell of gas or smoke: everybody out, call
+      from outside.
     </p>
     <p v-if="history?.says" class="says" data-test="call-back">{{ history.says }}.</p>
     <div v-if="history?.last && !visit!.closedAt" class="since" data-test="since">
-      <span id="q-since">Did somebody reset it since the last visit, and it ran again?</span>
+      <span id="q-since">Was it reset since the last visit, and did it run again?</span>
       <span class="answers" role="group" aria-labelledby="q-since">
         <button type="button" class="key" @click="reset(true)">Yes</button>
         <button type="button" class="key" @click="reset(false)">No</button>
       </span>
-      <span id="q-same">Does it fail just as it did before that visit?</span>
+      <span id="q-same">Does it fail the same way as before that visit?</span>
       <span class="answers" role="group" aria-labelledby="q-same" data-test="same">
         <button type="button" class="key" @click="alike(true)">Yes</button>
         <button type="button" class="key" @click="alike(false)">No</button>
@@ -63,14 +63,14 @@ const day = (at?: string | null) =>
       <span v-if="told" class="soft" aria-live="polite">{{ told.found }}</span>
     </div>
     <p v-if="visit!.twins.length">
-      <strong>Beside it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
+      <strong>Next to it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
     </p>
     <p v-for="l in history?.lentOut" :key="l.since" class="problem" data-test="lent">
-      Its {{ l.part }} is lent to {{ l.to }} since {{ day(l.since) }} and not back.
+      Its {{ l.part }} is lent to {{ l.to }} since {{ day(l.since) }}, not back yet.
     </p>
     <h2 class="h5 mt-4">Visits before</h2>
-    <p v-if="isPending" class="soft">Fetching the visits before.</p>
-    <p v-else-if="history?.visits.length === 0" class="soft">Nobody was here before with this program.</p>
+    <p v-if="isPending" class="soft">Loading earlier visits.</p>
+    <p v-else-if="history?.visits.length === 0" class="soft">No earlier visit with this program.</p>
     <ol v-else-if="history" class="past">
       <li v-for="v in history.visits" :key="v.job.id">
         <p class="mb-1">
@@ -81,9 +81,9 @@ const day = (at?: string | null) =>
         <p v-if="v.job.verdict" class="mb-1 soft">{{ v.job.verdict }}</p>
         <p v-if="v.past.changed.length" class="mb-1"><strong>Changed:</strong> {{ v.past.changed.join(', ') }}</p>
         <p v-if="v.past.left.length" class="mb-1"><strong>Left set:</strong> {{ v.past.left.join('; ') }}</p>
-        <p v-if="v.past.stillIn.length" class="problem mb-1">Nobody took out: {{ v.past.stillIn.join(', ') }}</p>
+        <p v-if="v.past.stillIn.length" class="problem mb-1">Not taken out: {{ v.past.stillIn.join(', ') }}</p>
         <p v-if="v.past.borrowed.length" class="problem mb-1">
-          Lent from another unit and not given back: {{ v.past.borrowed.join(', ') }}
+          Borrowed from another unit, not given back: {{ v.past.borrowed.join(', ') }}
         </p>
       </li>
     </ol>
@@ -96,7 +96,7 @@ const day = (at?: string | null) =>
       </ul>
     </template>
     <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before"
-      >Go on: before the power is touched</RouterLink
+      >Next: before the power is touched</RouterLink
     >
   </main>
 </template>

@@ -25,18 +25,18 @@ const words = {
       {{ verdict.status === 'UNEXPLAINED' ? 'Nothing this model knows explains it' : verdict.label }}
     </h1>
     <p class="num">{{ percent(verdict.probability) }}</p>
-    <p v-if="verdict.group.length" class="soft">No test of this unit tells it from: {{ verdict.group.join(', ') }}.</p>
+    <p v-if="verdict.group.length" class="soft">No test separates it from: {{ verdict.group.join(', ') }}.</p>
     <p v-if="verdict.status === 'UNEXPLAINED'">
-      No part is named. See whether the family and the board are right, repeat what surprised you, or ask somebody.
+      No part is named. Is this the right equipment type and board? Repeat what surprised you.
     </p>
-    <p v-else-if="verdict.status === 'NOT_YET'">Other causes are still open. Nothing should be replaced on this.</p>
+    <p v-else-if="verdict.status === 'NOT_YET'">Other causes are still possible. Replace nothing yet.</p>
     <template v-else>
-      <h2 class="h5">What to do</h2>
+      <h2 class="h5">Repair</h2>
       <p>{{ verdict.remedy }}.</p>
     </template>
     <h2 class="h5">Proof</h2>
     <ProofList v-if="verdict.proof.length" :verdict="verdict" />
-    <p v-else class="soft">No direct proof is possible with the tests of this unit.</p>
+    <p v-else class="soft">No test of this unit proves it.</p>
     <RouterLink
       v-if="!closed && verdict.status !== 'PROVEN'"
       class="key mt-2"
@@ -44,24 +44,21 @@ const words = {
       >Back to the work</RouterLink
     >
     <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
-      <strong>Not asked by how we work, and not shown:</strong> {{ verdict.skipped.join('; ') }}.
+      <strong>Not required by company rules, and not proven:</strong> {{ verdict.skipped.join('; ') }}.
     </p>
     <template v-if="verdict.damaged.length">
-      <h2 class="h5 mt-4">Gone of this cause</h2>
-      <p data-test="damaged">
-        {{ verdict.damaged.join(', ') }}. A new one goes the same way while the cause stands: the cause first, then
-        that.
-      </p>
+      <h2 class="h5 mt-4">Damaged by it</h2>
+      <p data-test="damaged">{{ verdict.damaged.join(', ') }}. A new one dies the same way. Repair the cause first.</p>
     </template>
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
-      <h2 class="h5 mt-4">Untested downstream</h2>
-      <p data-test="untested">Never had power in this fault, so nobody knows yet: {{ verdict.untested.join(', ') }}.</p>
+      <h2 class="h5 mt-4">Not tested yet</h2>
+      <p data-test="untested">Never powered during this fault: {{ verdict.untested.join(', ') }}.</p>
     </template>
     <RouterLink class="key mt-4 me-2" :to="{ name: 'ways', params: route.params }" data-test="to-ways"
-      >Ways out and what they cost</RouterLink
+      >Repair options</RouterLink
     >
     <RouterLink class="key mt-4 me-2" :to="{ name: 'change', params: route.params }" data-test="to-change"
-      >Change the board</RouterLink
+      >Board change-out</RouterLink
     >
     <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
       >Settings, found and left</RouterLink
@@ -73,7 +70,7 @@ const words = {
       class="key next mt-4 onward"
       :to="{ name: 'prove', params: route.params }"
       data-test="to-prove"
-      >Prove the repair and close</RouterLink
+      >Prove it and close</RouterLink
     >
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Report</RouterLink>
   </main>

@@ -107,11 +107,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <KeyHelp v-model="help" />
   </div>
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
-    <h1 class="h4">This visit cannot be computed any more</h1>
-    <p>
-      The pack it was made with does not fit this version of the program. What was entered stands here as it was
-      written; nothing is lost.
-    </p>
+    <h1 class="h4">This visit can only be read</h1>
+    <p>It was made by a version that does not match any more. Everything that was entered is here.</p>
     <p v-if="handle.visit.value.job.verdict"><strong>Verdict then:</strong> {{ handle.visit.value.job.verdict }}</p>
     <ol>
       <li v-for="r in handle.visit.value.raw" :key="r.id">
@@ -120,22 +117,22 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     </ol>
   </main>
   <main v-else-if="missing" class="page">
-    <h1 class="h4">No such visit among yours</h1>
+    <h1 class="h4">Not one of your visits</h1>
     <p>It may belong to a colleague. The lead can see all visits.</p>
-    <RouterLink class="key next" to="/jobs">Jobs of the day</RouterLink>
+    <RouterLink class="key next" to="/jobs">Today's jobs</RouterLink>
   </main>
   <main v-else-if="handle.error.value && !lostSession" class="page">
-    <h1 class="h4">The visit cannot be fetched</h1>
+    <h1 class="h4">The visit did not load</h1>
     <p class="problem" role="alert">{{ handle.error.value.message }}</p>
     <button class="key next" type="button" @click="handle.refetch()">Try again</button>
   </main>
   <main v-else class="page" role="status">
     <template v-if="progress !== undefined">
-      <p>This unit is being made ready, {{ percent(progress) }}.</p>
+      <p>Preparing this unit, {{ percent(progress) }}.</p>
       <div class="track"><i :style="{ width: `${100 * progress}%` }"></i></div>
     </template>
     <p v-else-if="handle.waitingFor.value" class="soft">{{ handle.waitingFor.value.message }} Trying again.</p>
-    <p v-else class="soft">Fetching the visit.</p>
+    <p v-else class="soft">Loading the visit.</p>
   </main>
 </template>
 

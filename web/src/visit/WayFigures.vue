@@ -40,10 +40,10 @@ function installed() {
 
 <template>
   <section>
-    <h2 class="h5">Counted with</h2>
+    <h2 class="h5">Assumptions</h2>
     <form v-if="!closed" class="age" @submit.prevent="installed">
       <label for="year">
-        Put in
+        Type a price
         <span class="soft">{{
           out.ageKnown ? `${out.age} years old` : `not known; ${out.age} years are counted`
         }}</span>
@@ -83,7 +83,7 @@ function installed() {
             class="form-control"
             maxlength="200"
             placeholder="Why"
-            aria-label="Why it is another"
+            aria-label="Why it is different"
             required
           />
           <button class="key next" type="submit">Keep it</button>

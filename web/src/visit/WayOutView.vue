@@ -74,7 +74,7 @@ function quote(way: string) {
                   <td class="right">{{ money(item.cost, out.currency) }}</td>
                 </tr>
                 <tr class="sum">
-                  <td>Expected, give or take {{ money(way.spread, out.currency) }}</td>
+                  <td>Expected, ± {{ money(way.spread, out.currency) }}</td>
                   <td></td>
                   <td class="right">{{ money(way.expected, out.currency) }}</td>
                 </tr>
@@ -88,13 +88,13 @@ function quote(way: string) {
         </li>
       </ol>
       <p v-if="out.ways.length" class="soft small">
-        Full: what the customer pays on this order. Hatched: what may come, weighed by its chance. Line: one sigma.
+        Full: price of this order. Hatched: likely follow-up costs. Line: likely range.
       </p>
       <p v-if="out.spares.length" data-test="spares">
-        <strong>A spare conductor may take its place:</strong> {{ out.spares.join('; ') }}
+        <strong>A spare wire can replace it:</strong> {{ out.spares.join('; ') }}
       </p>
       <section v-if="out.untested.length">
-        <h2 class="h5">Never got power, so nobody knows</h2>
+        <h2 class="h5">Not tested yet</h2>
         <ul>
           <li v-for="u in out.untested" :key="u.part">
             {{ u.label }}: bad too {{ percent(u.chance) }}, then {{ money(u.cost, out.currency) }} and another trip
@@ -103,7 +103,7 @@ function quote(way: string) {
       </section>
       <QuoteList v-if="quotes.data.value?.length" :id="id" :quotes="quotes.data.value" />
       <section v-if="out.byAge">
-        <h2 class="h5">Keep it or replace it</h2>
+        <h2 class="h5">Repair or replace</h2>
         <p>{{ out.keeps }}.</p>
         <CurveChart :curve="out.byAge" />
       </section>

@@ -13,7 +13,7 @@ const choices: { id: When | undefined; label: string }[] = [
 
 <template>
   <div class="when" role="group" aria-label="When was it so" data-test="when">
-    <span class="eyebrow">it was so</span>
+    <span class="eyebrow">When was this?</span>
     <button
       v-for="c in choices"
       :key="c.label"

@@ -106,11 +106,11 @@ function pick(net: string) {
     />
     <section v-else class="area-next done" data-test="done">
       <h1 class="h5 m-0">
-        {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'Nothing more to ask' }}
+        {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'No test left that helps' }}
       </h1>
       <p class="what">{{ page.verdict.label }}, {{ percent(page.verdict.probability) }}</p>
       <p v-if="!closed && page.verdict.status === 'NOT_YET'" class="soft m-0" data-test="no-more">
-        What is left would tell next to nothing. Wait until it fails again, read at that moment, or ask somebody.
+        Wait until it fails again, and measure at that moment.
       </p>
       <button v-if="!closed" type="button" class="key quiet" @click="sawing = !sawing">I saw …</button>
       <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
@@ -120,22 +120,21 @@ function pick(net: string) {
     <SawPanel v-if="sawing && !closed" class="area-saw" @done="sawing = false" />
     <div v-if="odd" class="area-odd" role="status" data-test="odd">
       <p v-if="page.verdict.status === 'UNEXPLAINED'" class="problem">
-        No fault on the list explains what was found ({{ percent(page.unexplained) }}). No part is named.
+        No known fault explains what was found ({{ percent(page.unexplained) }}). No part is named.
         <template v-if="page.wouldExplain.length"
-          >What would, by the wiring and the physics alone: <strong>{{ page.wouldExplain.join('; ') }}</strong>. Look
-          there first.
+          >By the wiring alone, this would: <strong>{{ page.wouldExplain.join('; ') }}</strong>. Look there first.
         </template>
-        <template v-else>Is it this family, this board? Repeat what surprised you, or ask somebody.</template>
+        <template v-else>Is this the right equipment type and board? Repeat what surprised you.</template>
       </p>
       <p v-for="u in page.unknownCodes" :key="u" class="problem" data-test="unknown-code">{{ u }}</p>
       <p v-for="c in page.contradictions" :key="c.repeat + c.other" class="problem">
-        Cannot both be right: {{ c.repeat }} · {{ c.other }}.
+        These two readings conflict: {{ c.repeat }} · {{ c.other }}.
         <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">
           Repeat the first, {{ minutes(c.test.minutes) }}
         </button>
       </p>
       <p v-if="!page.contradictions.length && page.repeats.length" class="problem">
-        Does not fit the rest, worth repeating: {{ page.repeats.join('; ') }}
+        Does not fit the rest. Measure again: {{ page.repeats.join('; ') }}
       </p>
     </div>
     <nav class="swipe" aria-label="Panes">
@@ -149,7 +148,7 @@ function pick(net: string) {
           <div class="pane-head">
             <h2 class="eyebrow">sequence</h2>
             <button v-if="seconds == null && !test?.sequence" type="button" class="key" @click="place">
-              Call placed now
+              Call is on now
             </button>
             <button v-else-if="seconds != null" type="button" class="key" @click="sequenceWatched">
               <span class="num">{{ clock(seconds) }}</span> stop clock
@@ -164,7 +163,7 @@ function pick(net: string) {
         </section>
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
           <div class="pane-head">
-            <h2 class="eyebrow">points{{ test ? `, in good order at: ${test.moment}` : '' }}</h2>
+            <h2 class="eyebrow">points{{ test ? `, expected: ${test.moment}` : '' }}</h2>
             <button v-if="!closed" type="button" class="key quiet" data-test="change" @click="changing = !changing">
               temporary change
             </button>
@@ -195,7 +194,7 @@ function pick(net: string) {
     <section v-if="test?.sequence" class="area-pad" aria-label="Watch the sequence">
       <SequenceTaps v-if="seconds != null" :seconds="seconds" @done="sequenceWatched" />
       <button v-else type="button" class="key next" data-test="watch" @click="place">
-        Call placed now: start the clock
+        Call is on now: start the clock
       </button>
     </section>
     <ReadingPad

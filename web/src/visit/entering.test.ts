@@ -211,7 +211,7 @@ describe('the call', () => {
   it('is told in its order, with its caution', () => {
     const page = panel([], null)
     expect(page.findAll('.order li').map((li) => li.text())).toEqual(['Power on', 'then the call'])
-    expect(page.get('.caution').text()).toContain('never bridged')
+    expect(page.get('.caution').text()).toContain('never bypassed')
   })
 })
 

@@ -44,7 +44,7 @@ describe('the proving run', () => {
       blocks: [],
       items: [item('BAD', 'draft'), item('MISSING', 'gas pressure'), item('MISSING', 'rise'), item('GOOD', 'line')],
     })
-    expect(made.get('.state').text()).toBe('3 still to show; cheapest first: gas pressure')
+    expect(made.get('.state').text()).toBe('3 still to prove. Quickest first: gas pressure')
     expect(made.findAllComponents({ name: 'ProveItem' })).toHaveLength(4)
   })
 
@@ -94,12 +94,12 @@ describe('settings, found and left', () => {
     await made.get('[data-test=setting-off-delay]').trigger('click')
     await made.get('[data-test=found-A]').trigger('click')
     await made.get('[data-test=left-A]').trigger('click')
-    expect(made.text()).toContain('It stays as it is.')
+    expect(made.text()).toContain('Leave it as it is.')
     expect(made.get('[role=status]').text()).toContain('found A, left A')
     expect(made.find('[data-test=keep-setting]').exists()).toBe(false)
   })
 
   it('says so where a family has none', async () => {
-    expect((await page(SettingsView, [])).text()).toContain('declares no settings')
+    expect((await page(SettingsView, [])).text()).toContain('has no settings')
   })
 })

@@ -100,7 +100,7 @@ describe('a temporary change', () => {
     await page.get('[data-test=changes-allowed] button').trigger('click')
     expect(add).toHaveBeenCalledWith({ kind: 'CHANGE_IN', test: 'off.P4' })
     await page.get('#change-what').setValue('rollout')
-    expect(page.text()).toContain('Nothing in the list says that.')
+    expect(page.text()).toContain('Nothing matches.')
   })
 })
 

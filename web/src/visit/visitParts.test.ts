@@ -80,7 +80,7 @@ describe('closing', () => {
     const page = form([])
     expect(page.findAll('input[type=radio]').filter((r) => (r.element as HTMLInputElement).checked)).toEqual([])
     expect(page.get('[data-test=close]').attributes('disabled')).toBeDefined()
-    expect(page.text()).toContain('Say how it ended')
+    expect(page.text()).toContain('Choose how it ended')
   })
 
   it('says what speaks against fixed, and lets every other end pass', async () => {
@@ -125,7 +125,7 @@ describe("a lead's leave", () => {
     fetched.answer = { role: 'TECHNICIAN' }
     const mine = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board' })
     await flushPromises()
-    expect(mine.text()).toContain("or by a lead's leave")
+    expect(mine.text()).toContain("or with a lead's approval")
     expect(mine.find('[data-test=leave]').exists()).toBe(false)
     fetched.answer = { role: 'LEAD' }
     const page = shown(LeadsLeave, { add, problem: ref(null) }, { part: 'board' })
@@ -256,7 +256,7 @@ describe('a closed visit', () => {
 })
 
 describe('the watched sequence', () => {
-  it('offers that something does not come only when it is late', () => {
+  it('offers that something never starts only when it is late', () => {
     const page = shown(SequenceTaps, { add: vi.fn() }, { seconds: 10 })
     expect(page.find('[data-test=not-seen-inducer]').exists()).toBe(true)
     expect(page.find('[data-test=not-seen-igniter]').exists()).toBe(false)
@@ -334,9 +334,9 @@ describe('a unit that was visited before', () => {
     })
     await flushPromises()
     expect(page.get('[data-test=call-back]').text()).toContain('4 days')
-    expect(page.text()).toMatch(/Changed:.*igniter.*Left set:.*Off delay: 90.*Nobody took out: clip lead/s)
+    expect(page.text()).toMatch(/Changed:.*igniter.*Left set:.*Off delay: 90.*Not taken out: clip lead/s)
     expect(page.text()).toContain('Left running')
-    expect(page.text()).toContain('no reset')
+    expect(page.text()).toContain('do not reset')
     expect(page.text()).toContain('Twin, loft')
     expect(page.get('[data-test=changes-of-unit]').text()).toMatch(/Tobin: board: grey-board to green-board/)
     expect(page.find('[data-test=since]').exists()).toBe(false)

@@ -48,7 +48,7 @@ describe('a visit', () => {
     vi.useFakeTimers()
     let answer = () => json({ detail: 'It is being made ready.', progress: 0.4 }, 503)
     const { page } = await opened(() => answer())
-    expect(page.get('[role=status]').text()).toContain('being made ready, 40 %')
+    expect(page.get('[role=status]').text()).toContain('Preparing this unit, 40%')
     expect(page.get('.track i').attributes('style')).toContain('40%')
     answer = () => json(visit)
     await vi.advanceTimersByTimeAsync(1100)
@@ -57,7 +57,7 @@ describe('a visit', () => {
 
   it('that belongs to somebody else is not there', async () => {
     const { page } = await opened(() => json({ detail: 'none' }, 404))
-    expect(page.text()).toContain('No such visit among yours')
+    expect(page.text()).toContain('Not one of your visits')
   })
 
   it('that cannot be fetched says why, and is asked for again', async () => {

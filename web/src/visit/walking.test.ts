@@ -123,7 +123,7 @@ describe('the walk along the supply', () => {
     const page = shown(PowerView, { visit: ref({ closedAt: '2026-11-26T09:00:00Z' }) })
     await flushPromises()
     expect(page.find('form').exists()).toBe(false)
-    expect(page.text()).toContain('no chain of points')
+    expect(page.text()).toContain('no supply chain')
   })
 })
 

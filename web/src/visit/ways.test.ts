@@ -53,7 +53,7 @@ describe('the ways out of a verdict', () => {
   it('says the cheapest, what never got power and which spare conductor there is', async () => {
     const made = await page(null, (request) => json(request.url.endsWith('/ways') ? out : []))
     expect(made.get('[data-test=ways-say]').text()).toContain('4,900 SKD less')
-    expect(made.text()).toContain('gas valve: bad too 4 %, then 210 SKD and another trip')
+    expect(made.text()).toContain('gas valve: bad too 4%, then 210 SKD and another trip')
     expect(made.get('[data-test=spares]').text()).toContain('brown in the thermostat cable')
   })
 
@@ -65,7 +65,7 @@ describe('the ways out of a verdict', () => {
     })
     expect(made.find('[data-test=quote]').exists()).toBe(false)
     await made.get('[data-test="way-PART.VAN"] .way').trigger('click')
-    expect(made.text()).toContain('Expected, give or take 20 SKD')
+    expect(made.text()).toContain('Expected, ± 20 SKD')
     expect(made.text()).toContain('may come')
     await made.get('[data-test=quote]').trigger('click')
     await flushPromises()

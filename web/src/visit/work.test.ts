@@ -136,17 +136,17 @@ describe('the work', () => {
 
   it('names no part where nothing on the list explains it, but what would', () => {
     const { mounted } = work({ verdict: verdict('UNEXPLAINED'), wouldExplain: ['C9 open'] })
-    expect(mounted.get('[data-test=odd]').text()).toContain('(90 %). No part is named.')
+    expect(mounted.get('[data-test=odd]').text()).toContain('(90%). No part is named.')
     expect(mounted.get('[data-test=odd]').text()).toContain('C9 open')
     const nothing = work({ verdict: verdict('UNEXPLAINED') })
-    expect(nothing.mounted.get('[data-test=odd]').text()).toContain('Is it this family, this board?')
+    expect(nothing.mounted.get('[data-test=odd]').text()).toContain('Is this the right equipment type and board?')
   })
 
   it('takes the first of two that contradict each other again', async () => {
     const came = serve({ '/api/visits/v/tests/b': test('b') })
     const contradiction = { repeat: '0 V at W', other: '27 V at HLI', test: line('b') }
     const { mounted } = work({ contradictions: [contradiction], repeats: ['0 V at W'] })
-    expect(mounted.get('[data-test=odd]').text()).toContain('Cannot both be right: 0 V at W · 27 V at HLI.')
+    expect(mounted.get('[data-test=odd]').text()).toContain('These two readings conflict: 0 V at W · 27 V at HLI.')
     expect(mounted.get('[data-test=odd]').text()).not.toContain('Does not fit the rest')
     await mounted.get('[data-test=repeat]').trigger('click')
     await flushPromises()
@@ -157,10 +157,10 @@ describe('the work', () => {
   it('leads to the verdict when there is nothing more to ask', () => {
     const proven = work({ next: null, verdict: verdict('PROVEN') })
     expect(proven.mounted.get('[data-test=done]').text()).toContain('Proven')
-    expect(proven.mounted.get('[data-test=done]').text()).toContain('igniter open, 80 %')
+    expect(proven.mounted.get('[data-test=done]').text()).toContain('igniter open, 80%')
     const nothing = work({ next: null })
-    expect(nothing.mounted.get('[data-test=done] h1').text()).toBe('Nothing more to ask')
-    expect(nothing.mounted.get('[data-test=no-more]').text()).toContain('next to nothing')
+    expect(nothing.mounted.get('[data-test=done] h1').text()).toBe('No test left that helps')
+    expect(nothing.mounted.get('[data-test=no-more]').text()).toContain('fails again')
     expect(proven.mounted.find('[data-test=no-more]').exists()).toBe(false)
   })
 
@@ -184,7 +184,7 @@ describe('the work', () => {
     const field = document.body.appendChild(document.createElement('input'))
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'c', bubbles: true }))
     await flushPromises()
-    expect(mounted.text()).toContain('Call placed now')
+    expect(mounted.text()).toContain('Call is on now')
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'c', bubbles: true }))
     await flushPromises()
     expect(mounted.text()).toContain('stop clock')
@@ -220,8 +220,8 @@ describe('what to do next', () => {
     const mounted = told({ unplugged: ['P3'], safety: safe([caution('LINE', 'Line voltage.')]) })
     expect(mounted.get('[data-test=how]').text()).toBe('pull P3 · AC volts · heating · should read 27 V')
     expect(mounted.get('.caution').text()).toBe('Line voltage.')
-    expect(mounted.get('.tag').text()).toBe('DO NEXT')
-    expect(told({}, { purpose: 'PROVE' }).get('.tag').text()).toBe('PROVE')
+    expect(mounted.get('.tag').text()).toBe('NEXT')
+    expect(told({}, { purpose: 'PROVE' }).get('.tag').text()).toBe('TO PROVE IT')
     expect(mounted.findAll('.outcomes li')[0]!.text()).toContain('igniter, board …')
     expect(mounted.findAll('.outcomes li')[1]!.text()).toContain('take it again')
   })
@@ -260,7 +260,7 @@ describe('what to do next', () => {
     const mounted = told()
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'w', bubbles: true }))
     await flushPromises()
-    expect(mounted.get('[data-test=why-list]').text()).toContain('27 V (70 %): igniter, board, wire')
+    expect(mounted.get('[data-test=why-list]').text()).toContain('27 V (70%): igniter, board, wire')
     expect(mounted.get('[data-test=why-list]').text()).toContain('nobody yet known; take it again')
     await mounted.setProps({ test: test('b') })
     expect(mounted.find('[data-test=why-list]').exists(), 'another test is another why').toBe(false)
@@ -281,8 +281,8 @@ describe('what to do next', () => {
         .map((then) => then.text()),
     ).toEqual([
       expect.stringMatching(/^then Measure b\..*heating · 1 min.*leaves igniter$/),
-      expect.stringMatching(/^then it is clear enough.*leaves fuse$/),
-      'then take it again',
+      expect.stringMatching(/^then it is clear.*leaves fuse$/),
+      'then measure again',
     ])
   })
 
@@ -294,7 +294,7 @@ describe('what to do next', () => {
     expect(mounted.emitted('choose')).toEqual([['c']])
     await mounted
       .findAll('button')
-      .find((button) => button.text() === 'back to the proposed test')!
+      .find((button) => button.text() === 'Back to the next test')!
       .trigger('click')
     expect(mounted.emitted('proposed')).toHaveLength(1)
   })

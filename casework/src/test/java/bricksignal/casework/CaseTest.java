@@ -147,7 +147,7 @@ class CaseTest {
         assertThat(belief(now, "igniter-open")).isEqualTo(belief(with(FURNACE, OPEN_IGNITER), "igniter-open"));
         CasePage page = CasePages.of(now);
         assertThat(page.log()).hasSize(7);
-        assertThat(ENGLISH.words(page.log().get(0).what())).contains("Not understood any more");
+        assertThat(ENGLISH.words(page.log().get(0).what())).contains("From an older version");
         assertThat(ENGLISH.words(page.log().get(0).found())).contains("renamed-test");
         Case back = now.and(filed("b", new Entry.TakeBack(), "e1"));
         assertThat(back.lines().get(0).counts()).isFalse();
@@ -162,18 +162,18 @@ class CaseTest {
         assertThat(belief(high, "hose-leaks")).isEqualTo(belief(with(FURNACE, HOSE, draft), "hose-leaks")).isGreaterThan(0.3);
         assertThat(belief(low, "hose-leaks")).isLessThan(0.02);
         CasePage.LogLine line = CasePages.of(low).log().get(1);
-        assertThat(ENGLISH.words(line.found())).as("as it was typed").isEqualTo("0.36 in w.c.");
-        assertThat(ENGLISH.words(line.due())).as("0.95 of the pack's own, at its ratio").isEqualTo("0.35 in w.c.");
-        assertThat(ENGLISH.words(line.judgement())).contains("138 % of the draft on the switch").contains("0.26 in w.c.");
+        assertThat(ENGLISH.words(line.found())).as("as it was typed").isEqualTo("0.36 in. w.c.");
+        assertThat(ENGLISH.words(line.due())).as("0.95 of the pack's own, at its ratio").isEqualTo("0.35 in. w.c.");
+        assertThat(ENGLISH.words(line.judgement())).contains("138% of the draft on the switch").contains("0.26 in. w.c.");
     }
 
     /** No reading finds a bridge across a limit; who sees one is told what it means. */
     @Test
     void bridgedSafetyIsSaidToBeOne() {
         CasePage bridged = CasePages.of(with(FURNACE, new Entry.Answer("see-left.limit", true)));
-        assertThat(ENGLISH.words(bridged.log().get(0).judgement())).contains("a safety is bridged").contains("not run like this");
+        assertThat(ENGLISH.words(bridged.log().get(0).judgement())).contains("a safety is bypassed").contains("not run the unit like this");
         CasePage sound = CasePages.of(with(FURNACE, new Entry.Answer("see-left.limit", false)));
-        assertThat(ENGLISH.words(sound.log().get(0).judgement())).doesNotContain("bridged");
+        assertThat(ENGLISH.words(sound.log().get(0).judgement())).doesNotContain("bypassed");
         assertThat(Details.before(Case.of(FURNACE, Policy.defaults()))).extracting(line -> line.id()).contains("see-left.limit");
     }
 
@@ -181,15 +181,15 @@ class CaseTest {
     void stampThatStandsOnNothingCountsAsNothing() {
         Case now = with(FURNACE, new Entry.Stamped("ohms-igniter", "50"), new Entry.Stamped("draft-gauge", "-1"));
         assertThat(now.stamps().typed()).isEmpty();
-        assertThat(CasePages.of(now).log()).allSatisfy(l -> assertThat(ENGLISH.words(l.what())).contains("Not understood"));
+        assertThat(CasePages.of(now).log()).allSatisfy(l -> assertThat(ENGLISH.words(l.what())).contains("From an older version"));
     }
 
     @Test
     void whatWasSoThenIsShownWithItsTime() {
         Case now = with(FURNACE, new Entry.Earlier(HOSE, When.BEFORE_RESET), new Entry.Died(11, "IND", "R"), new Entry.Visited(2, "igniter", true));
         List<CasePage.LogLine> log = CasePages.of(now).log();
-        assertThat(ENGLISH.words(log.get(0).what())).isEqualTo("Before the reset: Lamp as found");
-        assertThat(ENGLISH.words(log.get(1).found())).startsWith("after 11 min, ").contains("went first").contains("stayed");
+        assertThat(ENGLISH.words(log.get(0).what())).isEqualTo("Before the reset: Lamp, as found");
+        assertThat(ENGLISH.words(log.get(1).found())).startsWith("after 11 min, ").contains("dropped out first").contains("still present");
         assertThat(ENGLISH.words(log.get(2).found())).isEqualTo("2 days ago, changed: hot-surface igniter, reset since, and it ran");
     }
 

@@ -190,7 +190,7 @@ class FieldCasesTest {
     /** C49: thermostat dark, fan high, two minutes after power came: the purge at start. Nothing is blamed, and the wait is said beforehand. */
     @Test
     void purgeAtStartIsWaitedFor() {
-        assertThat(ENGLISH.words(UnitPage.of(DETECTOR).waits())).startsWith("For about 5 min after power came").contains("blower", "dampers held open", "wait, and look again");
+        assertThat(ENGLISH.words(UnitPage.of(DETECTOR).waits())).startsWith("For about 5 min after power-up").contains("blower", "dampers held open", "wait and look again");
         Case now = with(DETECTOR, new Entry.PowerCycled(true), new Entry.Pattern(null, "fast"), new Entry.TestReading("v.RT.purge", "0"),
                 new Entry.Answer("see-dampers", true));
         assertThat(now.diagnosis().sinceRepair()).as("all of it a unit in good order does").hasSize(3)

@@ -20,7 +20,7 @@ class LogLinesTest {
     void codeOnNoChartIsAskedAbout() {
         Case strange = with(FURNACE, new Entry.Pattern(null, "5 flashes"));
         assertThat(CasePages.of(strange).unknownCodes()).singleElement().satisfies(said -> assertThat(Units.ENGLISH.sentence(said)).contains("5 flashes").contains("another generation")
-                .contains("another family").contains("4 flashes").contains("6 flashes").doesNotContain("3 flashes").doesNotContain("{"));
+                .contains("wrong equipment type").contains("4 flashes").contains("6 flashes").doesNotContain("3 flashes").doesNotContain("{"));
         assertThat(CasePages.of(with(FURNACE, new Entry.Pattern(null, "4 flashes"))).unknownCodes()).isEmpty();
         assertThat(CasePages.of(with(FURNACE, new Entry.Pattern(null, "5 flashes"), new Entry.Pattern(null, "4 flashes"))).unknownCodes()).as("counted again").isEmpty();
     }
@@ -42,6 +42,6 @@ class LogLinesTest {
         Case done = now.and(Units.filed("made", new Entry.TestReading(first, "0.9"), null));
         String again = Units.ENGLISH.words(Details.test(done, first).why());
         assertThat(asked).doesNotContain("once more");
-        assertThat(again).startsWith("once more, since");
+        assertThat(again).startsWith("once more: ");
     }
 }

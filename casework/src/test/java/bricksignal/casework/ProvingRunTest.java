@@ -60,7 +60,7 @@ class ProvingRunTest {
         ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.TestReading("draft-gauge", "0.3")));
         assertThat(page.repaired()).isFalse();
         assertThat(page.items()).extracting(Item::kind).containsOnly(Kind.SAFETY);
-        assertThat(said(page.blocks())).contains("Every safety is in").contains("Carbon monoxide");
+        assertThat(said(page.blocks())).contains("All safeties in circuit").contains("CO measured");
         assertThat(ProvingPage.blocks(with(FURNACE, SAFE, NO_MONOXIDE))).isEmpty();
         assertThat(said(ProvingPage.blocks(with(FURNACE, SAFE, NO_MONOXIDE, new Entry.Safe(Entry.Safety.SAFETIES, false))))).as("the last word counts")
                 .contains("no");
@@ -72,8 +72,8 @@ class ProvingRunTest {
         assertThat(item(ProvingPage.of(with(FURNACE, low, HOSE)), "draft-gauge").state()).isEqualTo(State.MISSING);
         Item after = item(ProvingPage.of(with(FURNACE, HOSE, low)), "draft-gauge");
         assertThat(after.state()).isEqualTo(State.BAD);
-        assertThat(ENGLISH.words(after.due())).contains("in w.c.");
-        assertThat(said(ProvingPage.blocks(with(FURNACE, HOSE, low, SAFE, NO_MONOXIDE)))).contains("0.3 in w.c.");
+        assertThat(ENGLISH.words(after.due())).contains("in. w.c.");
+        assertThat(said(ProvingPage.blocks(with(FURNACE, HOSE, low, SAFE, NO_MONOXIDE)))).contains("0.3 in. w.c.");
         assertThat(item(ProvingPage.of(with(FURNACE, HOSE, low, new Entry.TestReading("draft-gauge", "1.05"))), "draft-gauge").state()).isEqualTo(State.GOOD);
     }
 
@@ -106,7 +106,7 @@ class ProvingRunTest {
     void jumperThatIsStillInIsTheFirstThingSaid() {
         ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.ChangeIn(null, "R to W jumper"), HOSE, SAFE, NO_MONOXIDE));
         assertThat(page.items().get(0).kind()).isEqualTo(Kind.CHANGE);
-        assertThat(said(page.blocks())).isEqualTo("Still in the unit: R to W jumper. Take it out and say so");
+        assertThat(said(page.blocks())).isEqualTo("Still in the unit: R to W jumper. Take it out and record it");
     }
 
     @Test
@@ -124,7 +124,7 @@ class ProvingRunTest {
         assertThat(item(ProvingPage.of(with(FURNACE, HOSE)), "watch.sequence").state()).isEqualTo(State.MISSING);
         Item missed = item(ProvingPage.of(with(FURNACE, HOSE, new Entry.Seen("inducer", true, 1), new Entry.Watched(300))), "watch.sequence");
         assertThat(missed.state()).isEqualTo(State.BAD);
-        assertThat(ENGLISH.words(missed.found())).contains("flame did not come");
+        assertThat(ENGLISH.words(missed.found())).contains("flame never started");
     }
 
     /** A new board comes with the factory's switches. */
@@ -147,7 +147,7 @@ class ProvingRunTest {
     void whatNeverHadPowerIsMeasured() {
         ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.Pattern(null, "4 flashes"), new Entry.Answer("hear-inducer", false),
                 new Entry.TestReading("v.ind-hot.purge", "120"), new Entry.TestReading("ohms-inducer", "OL"), new Entry.Repaired("inducer")));
-        assertThat(page.items()).filteredOn(item -> ENGLISH.words(item.what()).startsWith("Never had power in the fault")).isNotEmpty();
+        assertThat(page.items()).filteredOn(item -> ENGLISH.words(item.what()).startsWith("Not tested yet")).isNotEmpty();
     }
 
     /** A unit in good order passes the proving run of its own family, whatever part was changed, with nothing left to show. */
@@ -162,7 +162,7 @@ class ProvingRunTest {
     void eachZoneIsProvenAlone() {
         CaseUnit zones = Units.composed("f5-boiler", Map.of("zones", "two", "tank", "tank"));
         assertThat(ProvingPage.of(with(zones, new Entry.Repaired("zone-two"))).items().stream().map(item -> ENGLISH.words(item.what())))
-                .contains("Does this still fail: heating of the first zone", "Does this still fail: heating of the second zone", "Does this still fail: hot water");
+                .contains("Does this still fail: heating of the first zone?", "Does this still fail: heating of the second zone?", "Does this still fail: hot water?");
         assertPassesItsProvingRun(zones);
         assertThat(ProvingPage.of(with(Units.shipped("f5-boiler"), new Entry.Repaired("board"))).items()).as("what can be called for alone needs no word of its own")
                 .noneMatch(item -> ENGLISH.words(item.what()).startsWith("Does this still fail"));

@@ -42,7 +42,7 @@ class AccessibilityTest {
                 browser.go(path);
                 browser.see("main h1, main h2, [data-test=record-page]");
                 browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching") && !browser.driver().getPageSource().contains("Computing.")
-                        && !browser.driver().getPageSource().contains("Working it out.") && !browser.driver().getPageSource().contains("Laying out the board."));
+                        && !browser.driver().getPageSource().contains("Working it out.") && !browser.driver().getPageSource().contains("Loading the board."));
                 check(browser, path);
             }
             browser.go("/packs");

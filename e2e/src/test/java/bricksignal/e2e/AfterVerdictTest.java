@@ -35,7 +35,7 @@ class AfterVerdictTest {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/verdict");
             browser.press("[data-test=to-ways]");
-            assertThat(browser.text("[data-test=ways-say]")).contains("from the van");
+            assertThat(browser.text("[data-test=ways-say]")).contains("from the truck");
             browser.press("[data-test='way-PART.VAN'] button");
             browser.press("[data-test=quote]");
             assertThat(browser.text("[data-test=quotes]")).contains("Quote").contains("SKD");

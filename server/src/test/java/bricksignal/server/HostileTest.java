@@ -100,7 +100,7 @@ class HostileTest {
     void characterOfNumberNothingIsToldAsWhatItIs() {
         Client.Reply reply = ines.post("/api/units", "{\"siteName\":\"S\",\"label\":\"a\\u0000b\",\"location\":\"x\",\"pack\":\"f1-furnace\"}");
         assertThat(reply.status()).isEqualTo(422);
-        assertThat(reply.detail()).contains("'label'").contains("character that nobody can see");
+        assertThat(reply.detail()).contains("'label'").contains("invisible character");
     }
 
     @Test

@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A visit from elsewhere is what its entries prove, and nothing that its file merely says. */
+/** Import a visit is what its entries prove, and nothing that its file merely says. */
 @ExtendWith(RunningServer.class)
 class ImportTest {
 
@@ -111,7 +111,7 @@ class ImportTest {
     @Test
     void nobodySendsWhatTheCompanysRecordsSay() {
         String visit = ines.job("f1-furnace", "no heat");
-        assertThat(ines.add(visit, entry("EXPERIENCE", "parts", List.of("board"), "factors", List.of(900.0))).detail()).contains("Nobody enters it");
+        assertThat(ines.add(visit, entry("EXPERIENCE", "parts", List.of("board"), "factors", List.of(900.0))).detail()).contains("not typed in");
     }
 
     @Test

@@ -49,7 +49,7 @@ class KeptTest {
         stored(visit, 1, "RESET", "{\"kind\":\"RESET\",\"yes\":true," + rest);
         JsonNode page = ines.opened(visit).get("page");
         assertThat(page.get("log")).hasSize(6);
-        page.get("log").forEach(line -> assertThat(line.get("what").asString()).doesNotContain("Not understood"));
+        page.get("log").forEach(line -> assertThat(line.get("what").asString()).doesNotContain("From an older version"));
         assertThat(page.get("suspects").get(0).get("id").asString()).isEqualTo("igniter-open");
         assertThat(page.get("powerCycled").asBoolean()).isTrue();
     }
@@ -64,7 +64,7 @@ class KeptTest {
         stored(visit, 2, "NOTE", "no JSON at all");
         JsonNode log = ines.opened(visit).get("page").get("log");
         assertThat(log).hasSize(5);
-        assertThat(log.get(2).get("what").asString()).contains("Not understood any more").contains("SNIFFED");
+        assertThat(log.get(2).get("what").asString()).contains("From an older version").contains("SNIFFED");
         assertThat(log.get(2).get("found").asString()).contains("\"ppm\":40");
         Client.Reply back = ines.add(visit, entry("TAKE_BACK", "supersedes", log.get(2).get("id").asString()));
         assertThat(back.status()).isEqualTo(200);
@@ -87,7 +87,7 @@ class KeptTest {
         JsonNode view = ines.opened(visit);
         assertThat(view.get("newerPack").toString()).contains("ohms-glow").contains("ADDED").contains("TAKEN_OUT");
         assertThat(view.get("page").get("log").get(0).get("what").asString()).as("the old pack has no such test").contains(
-                "Not understood");
+                "From an older version");
         Client.Reply over = ines.post("/api/visits/" + visit + "/pack", Map.of());
         assertThat(over.status()).isEqualTo(200);
         assertThat(over.json().get("newerPack").isNull()).isTrue();

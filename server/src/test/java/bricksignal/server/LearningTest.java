@@ -82,7 +82,7 @@ class LearningTest {
         assertThat(odile.get("/api/lead/learning").json().get("versions")).as("nothing is lost").isNotEmpty();
     }
 
-    /** Ten faults on a unit that is new: units fail sooner than was set. The ways out and the van count with it. */
+    /** Ten faults on a unit that is new: units fail sooner than was set. Repair options and van stock use it. */
     @Test
     void faultsOfUnitsWhoseYearIsKnownMoveTheAgeing() {
         JsonNode before = odile.get("/api/lead/learning").json().get("ageing");

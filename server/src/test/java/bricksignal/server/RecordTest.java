@@ -56,7 +56,7 @@ class RecordTest {
                 text.append(new PdfTextExtractor(reader).getTextFromPage(page));
             }
             assertThat(fonts(reader)).as("the face is in the document").allMatch(font -> font.contains("B612")).isNotEmpty();
-            assertThat(text.toString().replaceAll("\\s+", " ")).contains("no heat since the morning", "OL (open)", "Measured and seen",
+            assertThat(text.toString().replaceAll("\\s+", " ")).contains("no heat since the morning", "OL (open)", "Readings",
                     "The visit is still open", "maker's instructions");
         }
     }

@@ -166,7 +166,7 @@ class VisitTest {
     void whatWasSoThenIsTakenWithItsTime() {
         String visit = ines.job("no heat");
         JsonNode log = ines.add(visit, entry("PATTERN", "pattern", "4 flashes", "when", "BEFORE_RESET")).json().get("page").get("log");
-        assertThat(log.get(0).get("what").asString()).isEqualTo("Before the reset: Lamp as found");
+        assertThat(log.get(0).get("what").asString()).isEqualTo("Before the reset: Lamp, as found");
         assertThat(ines.add(visit, entry("NOTE", "text", "x", "when", "LAST_NIGHT")).status()).as("a note has no other time").isEqualTo(422);
     }
 
@@ -220,7 +220,7 @@ class VisitTest {
         JsonNode after = ines.add(visit, entry("FREE_READING", "black", "C", "red", "SEC", "mode", "AC_VOLTS", "moment",
                 "standby", "reading", "0,1")).json();
         assertThat(belief(after, "transformer-open")).isGreaterThan(0.08);
-        assertThat(after.get("page").get("log").get(0).get("judgement").asString()).isEqualTo("nothing here; due: 27.4 V AC");
+        assertThat(after.get("page").get("log").get(0).get("judgement").asString()).isEqualTo("nothing here. Expected: 27.4 V AC");
     }
 
     @Test

@@ -131,8 +131,9 @@ public final class Catalogue {
         if (message instanceof Message.Said said) {
             return said.text();
         } else if (message instanceof Message.Amount amount) {
-            return Double.isInfinite(amount.value()) ? word("amount.open") : filled("amount", List.of(Digits.of(amount.value()),
-                    unit(amount.mode())));
+            String digits = Digits.of(amount.value());
+            return Double.isInfinite(amount.value()) ? word("amount.open") : amount.mode() == MeterMode.PERCENT ? filled("share", List.of(digits))
+                    : filled("amount", List.of(digits, unit(amount.mode())));
         } else if (message instanceof Message.Number number) {
             return Digits.of(number.value());
         } else if (message instanceof Message.Money money) {
