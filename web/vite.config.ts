@@ -13,6 +13,7 @@ export default defineConfig({
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  // the words that are not said stand beside the catalogue; a test reads them
+  server: { proxy: { '/api': 'http://127.0.0.1:8080' }, fs: { allow: ['.', '../casework/src/main/resources/words'] } },
   test: { environment: 'happy-dom' },
 })

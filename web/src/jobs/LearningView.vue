@@ -70,9 +70,9 @@ const use = (number: number | undefined) =>
       <section v-if="data.ageing.faults" data-test="ageing">
         <h2 class="h5">Age and failures</h2>
         <p class="num">
-          {{ data.ageing.faults }} faults in {{ data.ageing.unitYears.toFixed(1) }} years of units whose year is known:
-          the first one is expected by the age of {{ data.ageing.after.toFixed(1) }} years, not
-          {{ data.ageing.before.toFixed(1) }}. Repair options and van stock use it.
+          {{ data.ageing.faults }} faults in {{ data.ageing.unitYears.toFixed(1) }} unit years. First failure expected
+          at {{ data.ageing.after.toFixed(1) }} years, not {{ data.ageing.before.toFixed(1) }}. Repair options and van
+          stock use it.
         </p>
       </section>
       <section v-if="data.versions.length">

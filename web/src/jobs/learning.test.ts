@@ -53,7 +53,7 @@ describe('own records', () => {
     await made.find('[data-test=packs-alone]').trigger('click')
     await flushPromises()
     expect(made.text()).toContain('told the packs alone')
-    expect(made.find('[data-test=ageing]').text()).toMatch(/3 faults in 12.5 years.*8.2 years, not\s+9.0/s)
+    expect(made.find('[data-test=ageing]').text()).toMatch(/3 faults in 12.5 unit years.*8.2 years, not\s+9.0/s)
     expect(made.text()).toContain('Use it again')
   })
 

@@ -114,8 +114,8 @@ function jump(line: number) {
         </span>
       </p>
       <p v-if="p.unreadable" class="problem" role="alert" :data-test="`unreadable-${p.id}`">
-        Version {{ p.used }} cannot be read since the application was renewed: {{ p.unreadable }}. Its units cannot be
-        opened until an earlier version is used, or this one is opened, corrected and kept again.
+        Version {{ p.used }} cannot be read since the application was renewed: {{ p.unreadable }}. Its units stay closed
+        until an earlier version is used, or this one is corrected.
       </p>
       <div class="versions">
         <template v-for="v in p.versions" :key="v.version">

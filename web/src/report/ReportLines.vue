@@ -13,7 +13,7 @@ defineProps<{ lines: LogLine[]; good?: boolean }>()
         <th scope="col">Time</th>
         <th scope="col">What</th>
         <th scope="col">Found</th>
-        <th v-if="good" scope="col">In good order</th>
+        <th v-if="good" scope="col">Expected</th>
       </tr>
     </thead>
     <tbody>

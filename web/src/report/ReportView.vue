@@ -86,7 +86,7 @@ const { data: report, error: unfound } = useQuery({
           <li v-for="item in report.proving" :key="item.id">
             <strong>{{ states[item.state] }}</strong> <span>{{ item.what }}</span>
             <span class="soft"
-              >{{ item.due }}<template v-if="item.found">; found {{ item.found }}</template></span
+              >Expected {{ item.due }}<template v-if="item.found">; found {{ item.found }}</template></span
             >
           </li>
         </ul>

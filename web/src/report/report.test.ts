@@ -109,7 +109,7 @@ describe('the report', () => {
     expect(whole.findAll('.proving li > *').map((cell) => cell.text())).toEqual([
       'good',
       'Temperature rise',
-      '40 to 70 F; found 55 F',
+      'Expected 40 to 70 F; found 55 F',
     ])
     expect(whole.text()).toContain('Not tested yet, never powered: gas valve')
     const tables = whole.findAll('table')

@@ -19,7 +19,7 @@ const states = computed(() => [
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      aria-label="Chart of moist air: temperature to the right, moisture upwards; the region in which air outdoors is good enough, and the states"
+      aria-label="Chart of moist air: temperature to the right, moisture up. Hatched where outdoor air is good enough."
     >
       <defs>
         <pattern id="good" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -23,7 +23,7 @@ const { data: cables } = useCables()
           <td>
             <strong>{{ c.near.label }}</strong>
             <span class="num read">{{ c.near.reading ?? '—' }}</span>
-            <span class="soft">due {{ c.near.due }}</span>
+            <span class="soft">expected {{ c.near.due }}</span>
           </td>
           <td class="wire">
             <i :style="{ background: conductorColour(c.near.colour) }" aria-hidden="true"></i>
@@ -33,7 +33,7 @@ const { data: cables } = useCables()
           <td>
             <strong>{{ c.far.label }}</strong>
             <span class="num read">{{ c.far.reading ?? '—' }}</span>
-            <span class="soft">due {{ c.far.due }}</span>
+            <span class="soft">expected {{ c.far.due }}</span>
           </td>
         </tr>
       </tbody>

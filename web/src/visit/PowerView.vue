@@ -90,7 +90,7 @@ async function take() {
                 :style="{ background: conductorColour(p.colour) }"
                 :title="p.colour"
               ></span>
-              <span class="read num">{{ p.reading ?? p.due }}<small v-if="!p.reading"> due</small></span>
+              <span class="read num">{{ p.reading ?? p.due }}<small v-if="!p.reading"> expected</small></span>
               <span class="word">{{ words[p.mark] || (p.next ? 'go here next' : '') }}</span>
             </button>
           </li>

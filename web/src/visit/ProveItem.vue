@@ -32,7 +32,7 @@ function answer(yes: boolean) {
     <div class="what">
       <span :id="`p-${item.id}`">{{ item.what }}</span>
       <span class="soft"
-        ><span class="visually-hidden">{{ words[item.state] }}. </span>due: {{ item.due
+        ><span class="visually-hidden">{{ words[item.state] }}. </span>Expected {{ item.due
         }}<template v-if="item.found"
           >; <strong>{{ item.found }}</strong></template
         ></span

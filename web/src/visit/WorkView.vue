@@ -137,7 +137,7 @@ function pick(net: string) {
         Does not fit the rest. Measure again: {{ page.repeats.join('; ') }}
       </p>
     </div>
-    <nav class="swipe" aria-label="Panes">
+    <nav class="swipe" aria-label="Sequence, points, causes">
       <button v-for="p in panes" :key="p.name" type="button" class="key quiet" @click="show(p.el.value)">
         {{ p.name }}
       </button>
@@ -182,7 +182,7 @@ function pick(net: string) {
           />
         </section>
       </div>
-      <section ref="paneSuspects" class="pane right" aria-label="Suspects, proof and log" tabindex="0">
+      <section ref="paneSuspects" class="pane right" aria-label="Likely causes, proof and log" tabindex="0">
         <SuspectBars :suspects="page.suspects" :others="page.cleared" />
         <div v-if="page.verdict.status !== 'NOT_YET'" class="mt-2">
           <h2 class="eyebrow">proof</h2>

@@ -89,7 +89,7 @@ class AfterVerdictTest {
         assertThat(ines.get("/api/visits/" + visit + "/quotes").json().get(0).get("offer")).as("what was offered stays").isEqualTo(made.json().get("offer"));
         byte[] pdf = ines.bytes("/api/visits/" + visit + "/quotes/" + made.json().get("id").asString() + ".pdf");
         try (PdfReader reader = new PdfReader(pdf)) {
-            assertThat(new PdfTextExtractor(reader).getTextFromPage(1)).contains("Quote " + made.json().get("number").asInt(), "To pay", "holds until");
+            assertThat(new PdfTextExtractor(reader).getTextFromPage(1)).contains("Quote " + made.json().get("number").asInt(), "Total", "holds until");
         }
         assertThat(ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "BOARD.MOON")).detail()).contains("no way 'BOARD.MOON'");
     }

@@ -199,7 +199,7 @@ final class ProvingRun {
                     Observation.Reading last = last(test);
                     Prediction.Number nominal = (Prediction.Number) pack.predictions().nominal(test);
                     State state = last == null ? State.MISSING : Judgement.of(pack, last).kind() == Judgement.Kind.NOMINAL ? State.GOOD : State.BAD;
-                    return item(test, Message.of("prove.untested", test.label()), state, Message.of("due", TestPage.amount(now, test, nominal.mean())), last);
+                    return item(test, Message.of("prove.untested", test.label()), state, TestPage.amount(now, test, nominal.mean()), last);
                 });
     }
 
