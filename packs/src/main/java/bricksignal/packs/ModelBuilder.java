@@ -234,11 +234,17 @@ final class ModelBuilder {
                 s.text("side"), s.number("tolerance", 0));
     }
 
+    private static Map<String, Double> numbers(Section s) {
+        Map<String, Double> numbers = new LinkedHashMap<>();
+        s.children().forEach((name, number) -> numbers.put(name, number.asNumber()));
+        return numbers;
+    }
+
     private static Test.Reading reading(String id, Section s) {
         Place place = s.has("through") ? new Place.Through(s.text("through"))
                 : s.has("gauge") ? new Place.Gauge(s.text("gauge"), stamp(s), thermistor(s)) : new Place.Across(s.text("black"), s.text("red"));
         return new Test.Reading(id, Message.said(s.text("label")), MeterMode.valueOf(s.text("mode")), place, s.text("moment"),
-                new Setup(s.flag("powerOff", false), s.texts("unplug")), s.number("minutes", 0), s.number("tolerance", 0));
+                new Setup(s.flag("powerOff", false), s.texts("unplug"), numbers(s.at("given"))), s.number("minutes", 0), s.number("tolerance", 0));
     }
 
     private static @Nullable Thermistor thermistor(Section s) {
@@ -252,10 +258,8 @@ final class ModelBuilder {
     }
 
     private static Test.Check check(String id, Section s) {
-        Map<String, Double> tells = new LinkedHashMap<>();
-        s.at("tells").children().forEach((fault, p) -> tells.put(fault, p.asNumber()));
         return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
-                s.expression("when"), tells, s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
+                s.expression("when"), numbers(s.at("tells")), s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
                 s.has("change") ? change(s.at("change")) : Change.NONE,
                 s.has("noticed") ? Optional.of(Noticed.of(s.text("noticed"))) : Optional.empty());
     }

@@ -4,6 +4,7 @@ import bricksignal.core.Known;
 import bricksignal.core.board.Board;
 import bricksignal.core.board.Effect;
 import bricksignal.core.board.Machine;
+import bricksignal.core.board.Quantity;
 import bricksignal.core.board.Region;
 import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.circuit.Element;
@@ -273,6 +274,9 @@ final class ModelChecks {
             root.at("moments").note("no moment has the role POWER_OFF although readings want the power off",
                     "Give that role to a moment with the power off and proven off");
         }
+        Set<String> moved = model.machine().process().stream().map(Quantity::id).collect(Collectors.toSet());
+        model.readings().forEach(r -> r.setup().given().keySet().stream().filter(name -> !moved.contains(name)).forEach(name -> root.at("readings").at(r.id()).at("given")
+                .note("'" + name + "' is no process value", "Name one of " + moved)));
         model.readings().stream().filter(r -> r.mode().dead() && !r.setup().powerOff()).forEach(r -> root.at("readings").at(r.id())
                 .note("a meter on " + r.mode().unit() + " would stand on a unit that is not off", "Give 'powerOff: true'"));
     }

@@ -42,7 +42,7 @@ class IsolateTest {
         Map<String, Object> lost = entry("SEEN", "channel", "flame", "begins", false, "seconds", 31.0);
         JsonNode after = ines.add(visit, lost).json();
         assertThat(belief(after, "rod-coated")).isGreaterThan(0.3);
-        assertThat(after.get("page").get("log").get(1).get("what").asString()).isEqualTo("flame ended");
+        assertThat(after.get("page").get("log").get(1).get("what").asString()).isEqualTo("flame stopped");
         JsonNode back = ines.add(visit, entry("TAKE_BACK", "supersedes", lost.get("id"))).json();
         assertThat(belief(back, "rod-coated")).isLessThan(0.2);
     }

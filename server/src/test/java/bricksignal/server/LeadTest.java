@@ -69,14 +69,14 @@ class LeadTest {
         assertThat(named(after.get("families"), "f3-vehicle").get("backs").asInt()).isPositive();
     }
 
-    /** A board goes unproven by a lead's leave only, and that stands in the lead's figures, the list, and for the shop to answer. */
+    /** A board goes unproven lead's approval, and that stands in the lead's figures, the list, and for the shop to answer. */
     @Test
     void boardThatALeadLetGoUnprovenIsShownAsThat() {
         String visit = ines.deadIgniter("no heat");
         Map<String, Object> order = entry("ORDERED", "part", "board");
         assertThat(ines.post("/api/visits/" + visit + "/log", order).detail()).contains("not proven");
         Map<String, Object> leave = entry("ALLOWED", "part", "board", "reason", "the only one for a week", "by", "nobody in particular");
-        assertThat(ines.post("/api/visits/" + visit + "/log", leave).detail()).contains("by a lead's leave only");
+        assertThat(ines.post("/api/visits/" + visit + "/log", leave).detail()).contains("lead's approval");
         long before = overview().get("all").get("allowed").asLong();
         odile.add(visit, leave);
         odile.add(visit, leave);

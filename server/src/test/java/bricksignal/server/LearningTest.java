@@ -75,7 +75,7 @@ class LearningTest {
         JsonNode log = ines.add(visit, entry("NOTE", "text", "here")).json().get("page").get("log");
         assertThat(log).hasSize(2);
         assertThat(log.get(0).get("kind").asString()).isEqualTo("EXPERIENCE");
-        assertThat(log.get(0).get("found").asString()).startsWith("likelier than in the pack: hot-surface igniter");
+        assertThat(log.get(0).get("found").asString()).startsWith("likelier than by the book: hot-surface igniter");
         use(null);
         String again = ines.job("no heat");
         assertThat(ines.add(again, entry("NOTE", "text", "here")).json().get("page").get("log")).hasSize(1);

@@ -86,7 +86,7 @@ class VisitTest {
         ines.add(first, entry("CHANGE_IN", "test", "call.R.W"));
         ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_RUNNING", "decided", "runs, filter to come"));
         JsonNode history = ines.get("/api/visits/" + ines.jobAt(unit, "no heat again") + "/history").json();
-        assertThat(history.get("says").asString()).contains("call-back, 0 days");
+        assertThat(history.get("says").asString()).contains("callback, 0 days");
         JsonNode last = history.get("visits").get(0);
         assertThat(last.get("outcome").asString()).isEqualTo("LEFT_RUNNING");
         assertThat(last.get("past").get("changed").get(0).asString()).isEqualTo("hot-surface igniter");
@@ -204,7 +204,7 @@ class VisitTest {
         ines.add(visit, entry("PATTERN", "board", "indoor-board", "pattern", "display E6"));
         JsonNode after = ines.add(visit, entry("PATTERN", "board", "outdoor-board", "pattern", "off")).json();
         assertThat(belief(after, "permit-dead")).isGreaterThan(0.3);
-        assertThat(after.get("page").get("log").get(1).get("what").asString()).isEqualTo("Lamp on the outdoor board as found");
+        assertThat(after.get("page").get("log").get(1).get("what").asString()).isEqualTo("Lamp on the outdoor board, as found");
     }
 
     @Test
@@ -286,7 +286,7 @@ class VisitTest {
         String visit = ines.job("no heat");
         ines.add(visit, entry("ANSWER", "test", "see-door", "yes", true));
         Map<String, String> close = Map.of("outcome", "FIXED", "decided", "Door put in place.");
-        assertThat(ines.post("/api/visits/" + visit + "/close", close).detail()).as("nobody said that the safeties are in").contains("Every safety is in");
+        assertThat(ines.post("/api/visits/" + visit + "/close", close).detail()).as("nobody said that the safeties are in").contains("All safeties in circuit");
         assertThat(ines.closeFixed(visit, "Door put in place.").json().get("job").get("state").asString()).isEqualTo("CLOSED");
         assertThat(ines.post("/api/visits/" + visit + "/close", close).status()).as("closing twice").isEqualTo(200);
         Client.Reply reply = ines.add(visit, entry("READING", "test", "v.R.standby", "reading", "27"));

@@ -20,7 +20,7 @@ final class StoveMode extends Calculator {
         double design = given.number("design");
         double none = given.number("no-heat");
         if (!(design < none)) {
-            throw new Misfit("design", "it is not colder than where nobody heats");
+            throw new Misfit("design", "it is not below the no-heating temperature");
         }
         double outdoor = given.number("outdoor");
         DoubleUnaryOperator need = at -> Math.max(0, given.number("need") * (none - at) / (none - design));

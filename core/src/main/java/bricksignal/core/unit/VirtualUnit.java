@@ -1,7 +1,9 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
+import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Simulation;
 import bricksignal.core.board.run.Snapshot;
@@ -108,7 +110,7 @@ public final class VirtualUnit {
             Thermistor sensor = gauge.thermistor();
             return new Shown(sensor == null ? value : sensor.read(value, unit.at(at).value(sensor.factor())), 0);
         }
-        return shown(setUp(unit, reading.setup()), reading);
+        return shown(setUp(unit, unit.at(at), reading.setup()), reading);
     }
 
     /**
@@ -141,13 +143,37 @@ public final class VirtualUnit {
         return span > 0 ? run(scenario).share(condition, at, at + span) : holds(condition, scenario, at) ? 1 : 0;
     }
 
-    /** A state of the unit with connectors pulled. */
-    private record Rewired(Solution solution, List<String> unplugged) {
+    /** A state of the unit set up for a test. */
+    private record Rewired(Solution solution, Setup setup) {
     }
 
-    private Solution setUp(Snapshot unit, Setup setup) {
-        return setup.unplugged().isEmpty() ? unit.solution() : rewired.computeIfAbsent(new Rewired(unit.solution(), setup.unplugged()),
-                wanted -> Solution.of(unplugged(model, wanted.solution().circuit(), wanted.unplugged())));
+    private Solution setUp(Snapshot unit, Env now, Setup setup) {
+        return setup.unplugged().isEmpty() && setup.given().isEmpty() ? unit.solution() : rewired.computeIfAbsent(new Rewired(unit.solution(), setup),
+                wanted -> Solution.of(unplugged(model, given(wanted.solution().circuit(), now, setup.given()), setup.unplugged())));
+    }
+
+    /** A circuit with the switches that heed these process values as they stand at them; one that holds between its two values stands as it did. */
+    private Circuit given(Circuit circuit, Env now, Map<String, Double> given) {
+        if (given.isEmpty()) {
+            return circuit;
+        }
+        Env then = new Env() {
+            @Override
+            public double value(Expr.Name name) {
+                return given.containsKey(name.name()) ? given.get(name.name()) : now.value(name);
+            }
+
+            @Override
+            public double secondsUntil(Expr.Name name, double target) {
+                return Double.POSITIVE_INFINITY;
+            }
+        };
+        return circuit.with(circuit.elements().stream().map(element -> element instanceof Element.Conductor c && machine.rules().get(c.id()) instanceof Rule.Latches latches
+                && latches.opens().names().stream().anyMatch(given::containsKey) ? c.closed(stands(latches, then, c.closed())) : element).toList());
+    }
+
+    private static boolean stands(Rule.Latches rule, Env at, boolean before) {
+        return !rule.opens().holds(at) && (before || rule.closes() != null && rule.closes().holds(at));
     }
 
     /** A circuit with connectors pulled. */

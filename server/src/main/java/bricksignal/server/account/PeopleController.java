@@ -85,7 +85,7 @@ class PeopleController {
     }
 
     private Account person(String login) {
-        return accounts.findByLogin(login).orElseThrow(() -> new NotHere("There is nobody here with the login '" + login + "'."));
+        return accounts.findByLogin(login).orElseThrow(() -> new NotHere("No one here has the login '" + login + "'."));
     }
 
     private PersonView view(Account account) {

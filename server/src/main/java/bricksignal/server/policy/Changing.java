@@ -35,7 +35,7 @@ public class Changing {
      */
     public void must(boolean lead, boolean theirs, String what, String otherwise) {
         if (!may(lead, theirs)) {
-            throw new NotTheirs(what + (policy.rules().changers() == HouseRules.Changers.LEAD ? " is changed by the lead alone here. " : " was made by somebody else. ")
+            throw new NotTheirs(what + (policy.rules().changers() == HouseRules.Changers.LEAD ? " is changed by the lead alone here. " : " was made by a colleague. ")
                     + otherwise);
         }
     }

@@ -85,7 +85,7 @@ class ProblemAdvice {
             return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "A text holds a character that cannot be kept (number 0). Type it again.");
         }
         if (state.equals(UNIQUE_VIOLATION)) {
-            return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else saved the same thing at this moment. Look at it and save again.");
+            return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "A colleague saved the same thing at this moment. Look at it and save again.");
         }
         throw broken;
     }

@@ -76,7 +76,7 @@ class WholeBody extends RequestBodyAdviceAdapter {
 
     private static void text(String path, String text) {
         if (text.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\t' && c != '\r' || c == 0x7f)) {
-            throw new BadInput(path, "'" + path + "' holds a character that nobody can see. Type it anew.");
+            throw new BadInput(path, "'" + path + "' holds an invisible character. Type it again.");
         }
     }
 }

@@ -119,7 +119,7 @@ class RecordController {
     }
 
     private String readings(List<CasePage.LogLine> log) {
-        return CsvText.of(List.of("time", "id", "kind", "what", "found", "in good order", "judgement", "counts"), log.stream().map(line -> Arrays.asList(
+        return CsvText.of(List.of("time", "id", "kind", "what", "found", "expected", "judgement", "counts"), log.stream().map(line -> Arrays.asList(
                 Instant.ofEpochMilli(line.madeAt()), line.id(), line.kind(), words.of(line.what()), words.of(line.found()), words.of(line.due()),
                 words.of(line.judgement()), line.counts())));
     }

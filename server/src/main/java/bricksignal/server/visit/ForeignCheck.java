@@ -157,7 +157,7 @@ class ForeignCheck {
     }
 
     private static Account here(Map<String, Account> people, String login) {
-        return Optional.ofNullable(people.get(login)).orElseThrow(() -> new BadInput("technician", "Nobody here has the login '" + login
+        return Optional.ofNullable(people.get(login)).orElseThrow(() -> new BadInput("technician", "No one here has the login '" + login
                 + "'. Write into the file the login that this person has here. Nothing was taken in."));
     }
 

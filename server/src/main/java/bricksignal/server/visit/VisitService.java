@@ -104,7 +104,7 @@ public class VisitService {
         Visit made = make(login, unitId, complaint, store.today());
         List<Heard.Statement> known = statements(made.unit());
         noticed.stream().filter(said -> known.stream().noneMatch(one -> one.test().equals(said.test()))).findFirst().ifPresent(unknown -> {
-            throw new BadInput("told", "Nobody can notice '" + unknown.test() + "' of this unit. Choose from what is offered for it.");
+            throw new BadInput("told", "No customer can notice '" + unknown.test() + "' of this unit. Choose from what is offered for it.");
         });
         long place = 0;
         for (Entry entry : Stream.<Entry>concat(dangers.stream().map(Entry.Stopped::new), noticed.stream()).toList()) {
