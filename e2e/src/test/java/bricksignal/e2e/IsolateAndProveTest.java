@@ -48,7 +48,7 @@ class IsolateAndProveTest {
             browser.press("[data-test=watch]");
             browser.press("[data-test=event-inducer]");
             browser.waitFor(() -> browser.textNow("[data-test=event-inducer]").contains("ends"));
-            assertThat(browser.text("[data-test=next]")).contains("watch the sequence");
+            assertThat(browser.text("[data-test=next]")).contains("time the sequence");
             browser.clockAt(95);
             browser.press("[data-test=watched]");
             browser.waitFor(() -> !browser.shows("[data-test=sequence-taps]"));
