@@ -39,7 +39,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
       </div>
     </template>
     <details v-if="rest.length" class="more">
-      <summary class="key quiet">What else did the customer notice?</summary>
+      <summary class="key quiet">Add what the customer noticed</summary>
       <div class="keys" data-test="more-said">
         <button
           v-for="s in rest"

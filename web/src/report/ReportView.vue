@@ -17,7 +17,7 @@ const props = defineProps<{ id: string }>()
 const { visit, page, error } = useVisit(() => props.id)
 const words: Record<Verdict['status'], string> = {
   PROVEN: 'Proven',
-  INDICATED: 'Indicated, proof is missing',
+  INDICATED: 'Likely, proof is missing',
   NOT_YET: 'Not proven',
   UNEXPLAINED: 'not explained by the model',
 }

@@ -5,7 +5,7 @@ import type { components } from '../api/schema'
 import { useHandle } from './handle'
 
 /** One thing that proves the repair: what is due, what was seen, and a place to enter it. */
-const props = defineProps<{ item: components['schemas']['Item'] }>()
+const props = defineProps<{ item: components['schemas']['Item']; cautions: string[]; still: boolean }>()
 const { visit, add } = useHandle()
 const route = useRoute()
 const reading = ref('')
@@ -37,7 +37,10 @@ function answer(yes: boolean) {
           >; <strong>{{ item.found }}</strong></template
         ></span
       >
-      <p v-for="c in asks() && item.state !== 'GOOD' ? item.cautions : []" :key="c" class="caution">{{ c }}</p>
+      <template v-if="asks()">
+        <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-if="still" class="soft m-0" data-test="still">The cautions above still apply.</p>
+      </template>
     </div>
     <div v-if="asks()" class="enter">
       <form v-if="item.kind === 'READING'" @submit.prevent="read">

@@ -12,6 +12,16 @@ const route = useRoute()
 const { data: proving, isPending } = useProving()
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const left = computed(() => proving.value?.items.filter((i) => i.state !== 'GOOD').length ?? 0)
+/** A caution stands in full at the first thing that is still to prove and has it. */
+const items = computed(() => {
+  const told = new Set<string>()
+  return (proving.value?.items ?? []).map((item) => {
+    const asked = item.state === 'GOOD' ? [] : item.cautions
+    const fresh = asked.filter((caution) => !told.has(caution))
+    fresh.forEach((caution) => told.add(caution))
+    return { item, cautions: fresh, still: fresh.length < asked.length }
+  })
+})
 const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSING'))
 </script>
 
@@ -30,7 +40,13 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <ul class="items">
-        <ProveItem v-for="i in proving.items" :key="`${i.kind}-${i.id}`" :item="i" />
+        <ProveItem
+          v-for="i in items"
+          :key="`${i.item.kind}-${i.item.id}`"
+          :item="i.item"
+          :cautions="i.cautions"
+          :still="i.still"
+        />
       </ul>
       <TimingDiagram v-if="proving.repaired" :diagram="page!.diagram" />
       <p class="caution mt-3">{{ unit!.defer }}</p>

@@ -16,7 +16,7 @@ const verdict = computed(() => page.value!.verdict)
   <section v-if="repairs?.length" aria-labelledby="repairs-title">
     <details :open="verdict.status !== 'NOT_YET'">
       <summary id="repairs-title" class="h5">
-        {{ verdict.status === 'NOT_YET' ? 'Something was repaired already' : 'Cheapest order of repair' }}
+        {{ verdict.status === 'NOT_YET' ? 'Something was repaired already' : 'Repair order, cheapest first' }}
       </summary>
       <ol class="repairs">
         <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">

@@ -16,7 +16,7 @@ async function set() {
   <div v-if="test.stamp" class="stamp" data-test="stamp">
     <p>
       {{ test.stamp.says }}: <strong class="num">{{ test.stamp.value }} {{ test.unit }}</strong
-      ><small class="soft">{{ test.stamp.typed ? 'as typed off the part' : 'by the family' }}</small>
+      ><small class="soft">{{ test.stamp.typed ? 'as typed off the part' : 'by the book' }}</small>
     </p>
     <button v-if="!typing" type="button" class="key quiet" data-test="stamp-type" @click="typing = true">
       {{ test.stamp.typed ? 'correct it' : "type the part's own" }}

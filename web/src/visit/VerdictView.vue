@@ -12,7 +12,7 @@ const verdict = computed(() => page.value!.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const words = {
   PROVEN: 'Proven',
-  INDICATED: 'Indicated: proof is missing',
+  INDICATED: 'Likely: proof is missing',
   NOT_YET: 'Not yet',
   UNEXPLAINED: 'Not explained',
 }

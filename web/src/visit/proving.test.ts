@@ -48,6 +48,24 @@ describe('the proving run', () => {
     expect(made.findAllComponents({ name: 'ProveItem' })).toHaveLength(4)
   })
 
+  it('tells a caution in full at the first thing that has it, and not at what is proven', async () => {
+    const moving = (one: ReturnType<typeof item>, ...cautions: string[]) => ({ ...one, cautions })
+    const made = await page(ProveView, {
+      repaired: true,
+      blocks: [],
+      items: [
+        moving(item('GOOD', 'line'), 'Line.'),
+        moving(item('MISSING', 'draft'), 'Fans.'),
+        moving(item('MISSING', 'rise'), 'Fans.', 'Line.'),
+      ],
+    })
+    expect(made.findAllComponents({ name: 'ProveItem' }).map((i) => [i.props('cautions'), i.props('still')])).toEqual([
+      [[], false],
+      [['Fans.'], false],
+      [['Line.'], true],
+    ])
+  })
+
   it('says when all is shown, and when there is nothing to prove', async () => {
     const all = await page(ProveView, { repaired: true, blocks: [], items: [item('GOOD', 'line')] })
     expect(all.find('[data-test=all-shown]').exists()).toBe(true)

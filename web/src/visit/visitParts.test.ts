@@ -166,7 +166,7 @@ describe('what proves a repair', () => {
 
   it('takes a reading where it stands', async () => {
     const add = vi.fn()
-    const page = shown(ProveItem, { add }, { item })
+    const page = shown(ProveItem, { add }, { item, cautions: ['moving'], still: false })
     expect(page.text()).toContain('moving')
     await page.get('input').setValue(' 0.74 ')
     await page.get('form').trigger('submit')
@@ -176,13 +176,17 @@ describe('what proves a repair', () => {
 
   it('takes an answer, a safety, and that a change is out', async () => {
     const add = vi.fn()
-    await shown(ProveItem, { add }, { item: { ...item, id: 'reseat-P1', kind: 'QUESTION' } })
+    await shown(ProveItem, { add }, { item: { ...item, id: 'reseat-P1', kind: 'QUESTION' }, cautions: [], still: true })
       .get('[data-test=no-reseat-P1]')
       .trigger('click')
-    await shown(ProveItem, { add }, { item: { ...item, id: 'MONOXIDE', kind: 'SAFETY' } })
+    await shown(ProveItem, { add }, { item: { ...item, id: 'MONOXIDE', kind: 'SAFETY' }, cautions: [], still: false })
       .get('[data-test=yes-MONOXIDE]')
       .trigger('click')
-    await shown(ProveItem, { add }, { item: { ...item, id: 'e7', kind: 'CHANGE', state: 'BAD' } })
+    await shown(
+      ProveItem,
+      { add },
+      { item: { ...item, id: 'e7', kind: 'CHANGE', state: 'BAD' }, cautions: [], still: false },
+    )
       .get('button')
       .trigger('click')
     expect(add.mock.calls.map((c) => c[0])).toEqual([

@@ -275,7 +275,7 @@ class CalculatorsTest {
         assertThat(says(found("stove-mode", "outdoor", 55))).isEqualTo("automatic");
         assertThat(says(found("stove-mode", "outdoor", 5))).isEqualTo("always");
         assertThat(number(found("stove-mode", "outdoor", 65), "need")).isZero();
-        assertThatThrownBy(() -> found("stove-mode", "design", 50, "no-heat", 47)).hasMessageContaining("not colder");
+        assertThatThrownBy(() -> found("stove-mode", "design", 50, "no-heat", 47)).hasMessageContaining("not below");
     }
 
     /** 0.9 lb in 20 min are 2.7 lb/h; of 8,200 Btu three quarters are 16,605 Btu/h; a bag of 40 lb lasts 14.8 h. */
