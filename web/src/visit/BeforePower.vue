@@ -39,6 +39,11 @@ const typedPattern = ref('')
 const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
 const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
 const { data: checks } = useChecksBefore()
+/** So many looks at a time; the next come as they are answered. */
+const AT_A_TIME = 3
+const allLooks = ref(false)
+const asked = computed(() => (allLooks.value ? checks.value : checks.value?.slice(0, AT_A_TIME)) ?? [])
+const more = computed(() => (checks.value?.length ?? 0) - asked.value.length)
 const complaints = computed(() => unit.value!.complaints)
 const { data: heard } = useUnderstood()
 const answerTo = (test: string) =>
@@ -208,7 +213,7 @@ function say(s: Statement) {
             </button>
           </li>
           <template v-if="!closed">
-            <li v-for="c in checks" :key="c.id" :data-test="`check-${c.id}`">
+            <li v-for="c in asked" :key="c.id" :data-test="`check-${c.id}`">
               <span :id="`q-${c.id}`">{{ c.instruction }}</span>
               <button
                 type="button"
@@ -229,6 +234,9 @@ function say(s: Statement) {
             </li>
           </template>
         </ul>
+        <button v-if="!closed && more" type="button" class="key quiet" data-test="more-looks" @click="allLooks = true">
+          {{ more }} more ▸
+        </button>
       </section>
     </div>
     <RouterLink class="key next go-on" :to="{ name: 'power', params: route.params }" data-test="to-power"

@@ -221,6 +221,20 @@ describe('before the power', () => {
     expect(add).toHaveBeenCalledWith({ kind: 'POWER_CYCLED', yes: false, supersedes: 'r1' })
   })
 
+  it('asks three looks at a time, and all where that is wanted', async () => {
+    answers.before = ['a', 'b', 'c', 'd', 'e'].map((id) => ({ id, instruction: `${id}?` }))
+    const page = shown(BeforePower, {
+      unit: ref({ lamps, complaints: [], cautions: [] }),
+      page: computed(() => ({ entries: 0, log: [], powerCycled: false })),
+    })
+    await flushPromises()
+    expect(page.findAll('[data-test^=check-]')).toHaveLength(3)
+    expect(page.get('[data-test=more-looks]').text()).toContain('2 more')
+    await page.get('[data-test=more-looks]').trigger('click')
+    expect(page.findAll('[data-test^=check-]')).toHaveLength(5)
+    expect(page.find('[data-test=more-looks]').exists()).toBe(false)
+  })
+
   it('asks what fails where several things can be called for, and takes it back by the same touch', async () => {
     answers.before = []
     const complaints = [

@@ -210,6 +210,7 @@ class MainJobTest {
             String visit = newJob(own, "no heat");
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=more-looks]");
             browser.see("[data-test=check-see-door]");
             cluster.stop();
             browser.press("[data-test=check-see-door] button:last-of-type");

@@ -29,6 +29,7 @@ class NothingIsLostTest {
         try (Browser browser = new Browser(server.url(), 390, 844)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=more-looks]");
             browser.see("[data-test=check-see-door]");
             browser.driver().manage().deleteCookieNamed("BRICKSESSION");
             browser.press("[data-test=check-see-door] button:last-of-type");
@@ -50,6 +51,7 @@ class NothingIsLostTest {
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=more-looks]");
             browser.see("[data-test=check-see-door]");
             browser.driver().manage().deleteCookieNamed("BRICKSESSION");
             browser.press("[data-test=check-see-door] button:last-of-type");
@@ -67,6 +69,7 @@ class NothingIsLostTest {
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.logIn("ines");
             browser.go("/visits/" + visit + "/before");
+            browser.press("[data-test=more-looks]");
             browser.see("[data-test=check-see-door]");
             ines.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "by another device"));
             browser.press("[data-test=check-see-door] button:last-of-type");
