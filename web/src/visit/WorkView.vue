@@ -50,7 +50,7 @@ const paneSuspects = ref<HTMLElement>()
 const panes = [
   { name: 'sequence', el: paneSequence },
   { name: 'points', el: panePoints },
-  { name: 'suspects', el: paneSuspects },
+  { name: 'causes', el: paneSuspects },
 ]
 const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
 const { seconds, place, end } = useCallClock(String(route.params.id))
