@@ -70,8 +70,8 @@ public final class CasePages {
         return new CasePage(now.lines().size(), now.unit().key(), Details.log(now),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
-                safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes())).toList(), proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(now.unit().pack(), p.test(), p.minutes()))
-                .toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
+                safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(pack, p)).toList(),
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
@@ -108,7 +108,7 @@ public final class CasePages {
     }
 
     private TestLine line(Test test) {
-        return TestPage.line(now.unit().pack(), test, TestCost.minutes(pack, test, Stand.AS_FOUND));
+        return TestPage.line(pack, test, TestCost.minutes(pack, test, Stand.AS_FOUND));
     }
 
     private CasePage.Contradicting contradiction(Contradiction c) {

@@ -147,7 +147,7 @@ public final class Details {
         return Plan.of(diagnosis, now.planner(), first).ways().stream().map(way -> new Way(
                 TestPage.expected(now, first.test(), way.outcome().looksLike()), way.outcome().probability(),
                 TestPage.labels(diagnosis, way.outcome().suspects(), MOST_SUSPECTS), way.next().map(next ->
-                TestPage.line(now.unit().pack(), next.test(), next.minutes())).orElse(null))).toList();
+                TestPage.line(now.unit().pack(), next)).orElse(null))).toList();
     }
 
     /** What is looked at, smelled and heard before the power is touched, most telling first. */
@@ -157,10 +157,10 @@ public final class Details {
         List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
                 && c.sense().onlyPerceives() && !now.diagnosis().answered(c) && now.mayBeMade(c)).toList();
         Stream<TestLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Stand.AS_FOUND).stream()
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()));
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal));
         return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Stand.AS_FOUND).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes()))).toList();
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal))).toList();
     }
 
     /** A temporary change that the circuit allows, by id. */
@@ -179,7 +179,7 @@ public final class Details {
                 && now.diagnosis().possible(test) && now.mayBeMade(test)).toList();
         return now.planner().weigh(questions, now.diagnosis(), now.standing()).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bits()))
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal.test(), proposal.minutes())).toList();
+                .map(proposal -> TestPage.line(now.unit().pack(), proposal)).toList();
     }
 
     /** Parts that may be at fault in the order of the cheapest repair, and those that were repaired. */

@@ -85,6 +85,11 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         return new TestLine(test.id(), Instruction.what(pack.model(), test), Instruction.mode(test), Instruction.when(pack, test), minutes);
     }
 
+    /** A proposal as a line of a list. */
+    static TestLine line(CompiledPack pack, Proposal proposal) {
+        return line(pack, proposal.test(), proposal.minutes());
+    }
+
     /** A prediction as it would be read. */
     static Message expected(Case now, Test test, Prediction prediction) {
         if (prediction instanceof Prediction.Chance chance) {

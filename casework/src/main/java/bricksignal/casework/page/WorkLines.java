@@ -39,12 +39,14 @@ final class WorkLines {
 
     /** What is to be said of what stands on the board: a fuse that is bigger than any that belongs to the unit. */
     static Message judgement(UnitModel model, Entry.Plate plate) {
+        if (plate.what() != Entry.PlateOf.FUSE) {
+            return Message.NOTHING;
+        }
         OptionalDouble belongs = model.machine().circuit().elements().stream().filter(element -> element instanceof Element.Conductor c && Double.isFinite(c.fuseAmps()))
                 .mapToDouble(element -> ((Element.Conductor) element).fuseAmps()).max();
         boolean tooBig = belongs.isPresent() && Arrays.stream(plate.text().split("[^0-9.]+")).filter(word -> word.matches("\\d+(\\.\\d+)?"))
                 .mapToDouble(Double::parseDouble).limit(1).anyMatch(amps -> amps > belongs.getAsDouble());
-        return plate.what() == Entry.PlateOf.FUSE && tooBig
-                ? Message.of("judgement.fuse-too-big", new Message.Number(belongs.getAsDouble())) : Message.NOTHING;
+        return tooBig ? Message.of("judgement.fuse-too-big", new Message.Number(belongs.getAsDouble())) : Message.NOTHING;
     }
 
     static Message found(UnitModel model, Entry.OfTheWork entry) {

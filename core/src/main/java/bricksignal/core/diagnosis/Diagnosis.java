@@ -24,6 +24,8 @@ public final class Diagnosis {
     private static final double CONTRADICTS = 0.05;
     private static final double UNKNOWN_PRIOR = 0.02;
     private static final double DOUBT = 0.02;
+    /** Above this probability what the list does not hold is too near. */
+    private static final double DOUBTED = 0.1;
     private static final double DECIDED = 0.5;
     private static final int DANGER_TIMES = 3;
     /** An entry of a map that keeps its order with a number, in the belief and in the ranking. */
@@ -209,6 +211,11 @@ public final class Diagnosis {
         double odds = unexplained / (1 - unexplained)
                 + (ask ? unlisted().values().stream().mapToDouble(Double::doubleValue).sum() : 0);
         return Double.isFinite(odds) ? odds / (1 + odds) : 1;
+    }
+
+    /** True where it may well be that no listed fault explains what was found: nothing is proven then. */
+    public boolean doubted() {
+        return unexplained() > DOUBTED;
     }
 
     /**

@@ -143,20 +143,21 @@ public final class VirtualUnit {
         return span > 0 ? run(scenario).share(condition, at, at + span) : holds(condition, scenario, at) ? 1 : 0;
     }
 
-    /** A state of the unit set up for a test. */
-    private record Rewired(Solution solution, Setup setup) {
+    /** A state of the unit with connectors pulled. */
+    private record Rewired(Solution solution, List<String> unplugged) {
     }
 
+    /** What is given is heeded beside all else that stands now, so it is solved anew each time: few readings have it. */
     private Solution setUp(Snapshot unit, Env now, Setup setup) {
-        return setup.unplugged().isEmpty() && setup.given().isEmpty() ? unit.solution() : rewired.computeIfAbsent(new Rewired(unit.solution(), setup),
-                wanted -> Solution.of(unplugged(model, given(wanted.solution().circuit(), now, setup.given()), setup.unplugged())));
+        if (!setup.given().isEmpty()) {
+            return Solution.of(unplugged(model, given(unit.solution().circuit(), now, setup.given()), setup.unplugged()));
+        }
+        return setup.unplugged().isEmpty() ? unit.solution() : rewired.computeIfAbsent(new Rewired(unit.solution(), setup.unplugged()),
+                wanted -> Solution.of(unplugged(model, wanted.solution().circuit(), wanted.unplugged())));
     }
 
     /** A circuit with the switches that heed these process values as they stand at them; one that holds between its two values stands as it did. */
     private Circuit given(Circuit circuit, Env now, Map<String, Double> given) {
-        if (given.isEmpty()) {
-            return circuit;
-        }
         Env then = new Env() {
             @Override
             public double value(Expr.Name name) {

@@ -255,7 +255,7 @@ public class VisitService {
     Optional<String> keepsOpen(Case now, Visit.Outcome outcome) {
         Optional<String> stopped = NoticePage.keepsOpen(now, outcome == Visit.Outcome.SHUT_OFF).map(why -> words.sentence(why) + ".");
         if (stopped.isEmpty() && outcome == Visit.Outcome.PART_ORDERED && now.ordered().isEmpty()) {
-            return Optional.of("No part is ordered yet. Say which one; a board is ordered once it is proven, or by a lead's leave.");
+            return Optional.of("No part is ordered yet. Say which one. A board is ordered once it is proven, or with a lead's approval.");
         }
         if (stopped.isPresent() || outcome != Visit.Outcome.FIXED) {
             return stopped;

@@ -28,8 +28,6 @@ public final class Planner {
     private static final double MEMBER_CHANCE = 0.5;
     /** What tells less than that only confirms what other tests have said: a filler. Ours; one in a thousand ruled out is about so much. */
     private static final double FILLER_BITS = 0.01;
-    /** Where nothing on the list may explain what was found, whatever is read says more than the bits between those on the list. */
-    private static final double DOUBTED = 0.1;
     /** Nobody changes a part for a try that is hardly ever the cause. Common practice, no source; the figure is ours. */
     private static final double WORTH_CHANGING = 0.03;
 
@@ -79,7 +77,8 @@ public final class Planner {
      * @param standing how the unit stands now, which makes some tests cheaper
      */
     public List<Proposal> proposals(Diagnosis diagnosis, Stand standing) {
-        return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing, diagnosis.unexplained() > DOUBTED ? Weighing.NEGLIGIBLE : FILLER_BITS);
+        // where nothing on the list may explain what was found, whatever is read says more than the bits between those on the list
+        return proposals(State.of(diagnosis, policy), askable(diagnosis, Set.of()), standing, diagnosis.doubted() ? Weighing.NEGLIGIBLE : FILLER_BITS);
     }
 
     /** What would be proposed after an outcome of a test: the best test then, if any saves anything. */

@@ -31,9 +31,6 @@ public final class ProofGate {
     /** Above this probability that nothing in the model explains what was found, no part is named. */
     public static final double UNEXPLAINED = 0.3;
 
-    /** Above this one nothing is proven: what the list does not hold is too near. */
-    private static final double DOUBTED = 0.1;
-
     /** Two whose outcomes have less than this in common are told apart by a test. */
     static final double TOLD_APART = 0.8;
     /** Two that no test tells apart keep the odds of their priors; one that is this far behind was told apart. */
@@ -72,7 +69,7 @@ public final class ProofGate {
         boolean proven = items.stream().allMatch(ProofItem::proven);
         double enough = pack.space().get(leader).blamesBoard() ? ENOUGH_FOR_A_BOARD : ENOUGH;
         Verdict.Status status = diagnosis.unexplained() > UNEXPLAINED ? Verdict.Status.UNEXPLAINED : probability < enough ? Verdict.Status.NOT_YET
-                : proven && diagnosis.unexplained() <= DOUBTED ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
+                : proven && !diagnosis.doubted() ? Verdict.Status.PROVEN : Verdict.Status.INDICATED;
         List<HypothesisId> unlisted = status == Verdict.Status.UNEXPLAINED ? NothingElse.wouldExplain(diagnosis) : List.of();
         return new Verdict(status, group, probability, items, skipped, untested(leader),
                 status == Verdict.Status.PROVEN || status == Verdict.Status.INDICATED ? damaged(leader) : List.of(), unlisted);
