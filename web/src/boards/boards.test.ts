@@ -236,7 +236,7 @@ describe('which unit it is', () => {
   })
 })
 
-describe('What it can still be', () => {
+describe('what it can still be', () => {
   const way = (id: string, n: number) => ({
     id,
     name: `${id} ${n}`,

@@ -79,7 +79,7 @@ describe('what did not come', () => {
     expect(page.find('[data-test=trouble]').exists()).toBe(false)
   })
 
-  it('is said again where it still never starts', async () => {
+  it('is said again where it still does not come', async () => {
     let times = 0
     serve({
       '/api/sites': () => json({ detail: `Away for the ${++times}. time.` }, 503),

@@ -85,7 +85,7 @@ describe('what somebody saw', () => {
   })
 })
 
-describe('when When was this?', () => {
+describe('when it was so', () => {
   it('is now unless somebody says otherwise', async () => {
     const when = ref()
     const { page } = await panel(WhenPicker, { when })

@@ -16,7 +16,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Import a visit is what its entries prove, and nothing that its file merely says. */
+/** A visit from elsewhere is what its entries prove, and nothing that its file merely says. */
 @ExtendWith(RunningServer.class)
 class ImportTest {
 

@@ -69,7 +69,7 @@ class LeadTest {
         assertThat(named(after.get("families"), "f3-vehicle").get("backs").asInt()).isPositive();
     }
 
-    /** A board goes unproven lead's approval, and that stands in the lead's figures, the list, and for the shop to answer. */
+    /** A board goes unproven with a lead's approval only, and that stands in the lead's figures, the list, and for the shop to answer. */
     @Test
     void boardThatALeadLetGoUnprovenIsShownAsThat() {
         String visit = ines.deadIgniter("no heat");
