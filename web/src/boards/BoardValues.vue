@@ -6,6 +6,7 @@ import type { Typed } from './draft'
 /** Times, fuses and values in which a board differs from its family. */
 const props = defineProps<{ family: Family; said: (path: string) => string }>()
 const typed = defineModel<Typed>({ required: true })
+const orders = { POWER_THEN_CALL: 'power first, then the call', CALL_THEN_POWER: 'call first, then power' }
 /** What is one number and no more. */
 const plain = computed(() => [
   ...props.family.timings.map((f) => ({ ...f, group: 'timings' as const, test: 'timing', unit: 's' })),
@@ -28,6 +29,26 @@ const plain = computed(() => [
           :data-test="`${f.test}-${f.id}`"
         />
         <p v-if="said(`/${f.group}/${f.id}`)" class="problem">{{ said(`/${f.group}/${f.id}`) }}</p>
+      </div>
+      <div v-if="family.call" class="pair">
+        <div>
+          <label for="call-order">Power and call</label>
+          <select id="call-order" v-model="typed.call.order" class="form-select field" data-test="call-order">
+            <option value="">{{ orders[family.call.order] }} (as usual)</option>
+            <option v-for="(label, order) in orders" :key="order" :value="order">{{ label }}</option>
+          </select>
+        </div>
+        <div>
+          <label for="call-why">Why in this order</label>
+          <input
+            id="call-why"
+            v-model="typed.call.why"
+            class="form-control field"
+            maxlength="200"
+            :placeholder="family.call.why"
+          />
+        </div>
+        <p v-if="said('/call')" class="problem">{{ said('/call') }}</p>
       </div>
       <div v-for="n in family.nominals" :key="n.id">
         <label :for="`n-${n.id}`">{{ n.label }}, {{ n.unit }}</label>

@@ -19,6 +19,7 @@ const typed: Typed = {
   colours: {},
   fuses: { fuse: '5' },
   nominals: { igniter: { value: '80', tolerance: '10' }, inducer: { value: '', tolerance: '5' } },
+  call: { order: 'CALL_THEN_POWER', why: ' taken as it wakes ' },
   settings: {
     delay: {
       factory: 'A',
@@ -44,6 +45,7 @@ describe('draft', () => {
       labels: { HLI: 'J4-2' },
       fuses: { fuse: 5 },
       nominals: { igniter: { value: 80, tolerance: 0.1 } },
+      call: { order: 'CALL_THEN_POWER', why: 'taken as it wakes' },
       settings: { delay: { factory: 'A', options: { A: 1.5 } } },
     })
   })

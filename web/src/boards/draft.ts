@@ -24,6 +24,8 @@ export interface Typed {
   colours: Record<string, string>
   fuses: Record<string, string>
   nominals: Record<string, { value: string; tolerance: string }>
+  /** In which order it takes power and call; empty where it does as its family does. */
+  call: { order: string; why: string }
   settings: Record<string, { factory: string; options: { position: string; value: string }[] }>
 }
 
@@ -79,6 +81,10 @@ export function toDraft(typed: Typed, family: string): Draft {
           ]),
         )
       : undefined,
+    call:
+      typed.call.order || typed.call.why.trim()
+        ? { order: typed.call.order as NonNullable<Draft['call']>['order'], why: typed.call.why.trim() }
+        : undefined,
     settings: settings.length
       ? Object.fromEntries(
           settings.map(([id, s]) => [
@@ -123,6 +129,7 @@ export function fromDraft(draft: Draft): Typed {
         { value: String(n.value), tolerance: n.tolerance ? String(Math.round(1000 * n.tolerance) / 10) : '' },
       ]),
     ),
+    call: { order: draft.call?.order ?? '', why: draft.call?.why ?? '' },
     settings: Object.fromEntries(
       Object.entries(draft.settings ?? {}).map(([id, s]) => [
         id,

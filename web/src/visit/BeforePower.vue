@@ -9,6 +9,7 @@ import TwinList from './TwinList.vue'
 import WhenPicker from './WhenPicker.vue'
 import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
 import { useChecksBefore, useUnderstood } from './useDetails'
+import WorkedBefore from './WorkedBefore.vue'
 import { percent } from './format'
 
 const { visit, page, unit, add, problem } = useHandle()
@@ -196,6 +197,7 @@ function say(s: Statement) {
             @toggle="say"
           />
         </section>
+        <WorkedBefore v-if="!visit!.earlier.length" class="mb-4" />
         <TwinList class="mb-4" />
         <h2 id="look-title" class="h5">Look, smell, listen</h2>
         <p class="soft">Most useful first. Skip what you can't see.</p>

@@ -5,6 +5,8 @@ import TemporaryChange from './TemporaryChange.vue'
 
 const { visit, page, unit, add } = useHandle()
 const calls = computed(() => unit.value!.calls)
+const first = computed(() => calls.value[0])
+const leaving = computed(() => unit.value!.lamps.flatMap((l) => l.chart.filter((c) => c.leaves)))
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const standing = computed(() => page.value!.changes.map((c) => c.what))
 const other = ref(false)
@@ -13,9 +15,9 @@ const other = ref(false)
 <template>
   <section aria-labelledby="call-title" class="call">
     <h2 id="call-title" class="h5">Place the call</h2>
-    <div v-for="c in calls" :key="c.label">
+    <template v-if="first">
       <ol class="order">
-        <template v-if="c.order === 'POWER_THEN_CALL'"
+        <template v-if="first.order === 'POWER_THEN_CALL'"
           ><li>Power on</li>
           <li>then the call</li></template
         >
@@ -24,12 +26,12 @@ const other = ref(false)
           <li>then power</li></template
         >
       </ol>
-      <p class="soft">Why in this order: {{ c.why }}.</p>
+      <p class="soft">Why in this order: {{ first.why }}.</p>
+      <p v-if="first.hold" class="soft">Meanwhile: {{ first.hold }}.</p>
+    </template>
+    <div v-for="c in calls" :key="c.label" class="one" data-test="one-call">
       <p class="put">{{ c.label }}</p>
-      <p v-if="c.from && c.to" class="pts">
-        <strong>{{ c.from }}</strong> to <strong>{{ c.to }}</strong>
-      </p>
-      <p v-if="c.hold" class="soft">Meanwhile: {{ c.hold }}.</p>
+      <p v-if="c.starts" class="soft">A healthy unit: {{ c.starts }}.</p>
       <button
         v-if="!closed && c.change && !standing.includes(c.changed)"
         type="button"
@@ -41,6 +43,19 @@ const other = ref(false)
       </button>
       <p v-else-if="!closed && c.change" class="out">It is in. Take it out before the visit is closed.</p>
     </div>
+    <section v-if="unit!.keys.length" aria-labelledby="keys-title" data-test="keys">
+      <h3 id="keys-title" class="eyebrow">Without a call, by the board's own key</h3>
+      <div v-for="k in unit!.keys" :key="k.done" class="one">
+        <p class="put">{{ k.done }}</p>
+        <p class="soft">A healthy unit: {{ k.starts }}.</p>
+      </div>
+    </section>
+    <section v-if="leaving.length" aria-labelledby="leave-title" data-test="leaving">
+      <h3 id="leave-title" class="eyebrow">Out of a lockout</h3>
+      <p v-for="l in leaving" :key="l.pattern" class="one">
+        <strong>{{ l.pattern }}: {{ l.condition }}.</strong> {{ l.leaves }}
+      </p>
+    </section>
     <p class="caution">
       A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bypassed to run a unit.
     </p>
@@ -61,6 +76,14 @@ const other = ref(false)
 .order li + li::before {
   content: '→';
   margin-right: 1.25rem;
+}
+.one {
+  border-top: 1px solid var(--line-soft);
+  padding-block: 0.5rem;
+  margin: 0;
+}
+.one p {
+  margin: 0;
 }
 .put {
   font-size: 1.25rem;

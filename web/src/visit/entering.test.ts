@@ -187,12 +187,24 @@ describe('the call', () => {
     hold: '',
     change: 'call.R.W',
     changed: 'Jumper from R to W',
+    starts: 'inducer after 1 s',
   }
   const panel = (changes: { what: string }[], closedAt: string | null, add = vi.fn()) =>
     within(CallPanel, {
       visit: ref({ closedAt }),
       page: computed(() => ({ changes })),
-      unit: ref({ calls: [call] }),
+      unit: ref({
+        calls: [call, { ...call, label: 'Jumper from R to G', change: null, starts: 'blower after 1 s' }],
+        keys: [{ done: 'test button held', starts: 'motor after 1 s' }],
+        lamps: [
+          {
+            chart: [
+              { pattern: '7 flashes', condition: 'lockout', leaves: 'It stays.' },
+              { pattern: '3 flashes', condition: 'limit open' },
+            ],
+          },
+        ],
+      }),
       add,
     })
 
@@ -206,6 +218,17 @@ describe('the call', () => {
         .exists(),
     ).toBe(false)
     expect(panel([], '2026-11-26').find('[data-test=call-in]').exists()).toBe(false)
+  })
+
+  it('tells what starts by each call alone, by a key, and how a lockout is left', () => {
+    const page = panel([], null)
+    expect(page.findAll('[data-test=one-call]').map((c) => c.text())).toEqual([
+      expect.stringContaining('inducer after 1 s'),
+      expect.stringContaining('blower after 1 s'),
+    ])
+    expect(page.get('[data-test=keys]').text()).toContain('test button held')
+    expect(page.get('[data-test=leaving]').text()).toContain('7 flashes: lockout.')
+    expect(page.get('[data-test=leaving]').text()).not.toContain('3 flashes')
   })
 
   it('is told in its order, with its caution', () => {

@@ -15,6 +15,7 @@ import SuspectBars from './SuspectBars.vue'
 import TwinList from './TwinList.vue'
 import UnitView from './UnitView.vue'
 import VerdictView from './VerdictView.vue'
+import WorkedBefore from './WorkedBefore.vue'
 
 const fetched = vi.hoisted(() => ({ answer: undefined as unknown }))
 vi.mock('../api/client', async (real) => ({
@@ -344,6 +345,20 @@ describe('a unit that was visited before', () => {
     expect(page.text()).toContain('Twin, loft')
     expect(page.get('[data-test=changes-of-unit]').text()).toMatch(/Tobin: board: grey-board to green-board/)
     expect(page.find('[data-test=since]').exists()).toBe(false)
+  })
+
+  it('takes what somebody else changed before, where this program was not there', async () => {
+    fetched.answer = [{ part: 'igniter', label: 'igniter' }]
+    const add = vi.fn()
+    const handle = { id: 'v', add, page: computed(() => ({ log: [] })) }
+    const page = shown(WorkedBefore, handle)
+    await flushPromises()
+    expect(page.get('[data-test=worked-tell]').attributes('disabled'), 'not before it is answered').toBeDefined()
+    await page.findAll('[aria-label=When] button')[1]!.trigger('click')
+    await page.get('select').setValue('igniter')
+    await page.findAll('[aria-labelledby=q-same-as-before] button')[0]!.trigger('click')
+    await page.get('[data-test=worked-tell]').trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'VISITED', days: 5, part: 'igniter', reset: false, same: true })
   })
 
   it('tells a reset since the last visit in the place of what the visit begins with', async () => {

@@ -7,7 +7,9 @@ import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.diagnosis.chain.Chain;
+import bricksignal.core.unit.KeyRun;
 import bricksignal.core.unit.Ladder;
+import bricksignal.core.unit.Leaving;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.UnitModel;
@@ -26,6 +28,8 @@ public final class CaseUnit {
     private final CompiledPack pack;
     private final List<Chain> chains;
     private final Optional<Waiting> waiting;
+    private final List<KeyRun> keys;
+    private final List<Leaving> leaving;
     private final Map<String, Double> mostVolts = new LinkedHashMap<>();
     private final Map<String, Ladder> ladders = new ConcurrentHashMap<>();
 
@@ -34,6 +38,8 @@ public final class CaseUnit {
         this.pack = pack;
         this.chains = Chain.of(pack);
         this.waiting = Waiting.of(pack);
+        this.keys = KeyRun.of(pack.model(), pack.nominal());
+        this.leaving = Leaving.of(pack.model(), pack.nominal());
         for (Point point : pack.model().points()) {
             mostVolts.put(point.net(), pack.model().moments().stream().mapToDouble(moment -> at(moment).rms(point.net(),
                     point.against())).max().orElse(0));
@@ -65,6 +71,16 @@ public final class CaseUnit {
     /** What it does by itself after power came; empty where it rests at once. */
     public Optional<Waiting> waiting() {
         return waiting;
+    }
+
+    /** What its keys and modes make it do without a call. */
+    public List<KeyRun> keys() {
+        return keys;
+    }
+
+    /** How its boards leave the states in which they stop. */
+    public List<Leaving> leaving() {
+        return leaving;
     }
 
     public UnitModel model() {

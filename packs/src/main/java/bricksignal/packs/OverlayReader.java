@@ -106,6 +106,7 @@ public final class OverlayReader {
         values("colours", "points", "colour");
         values("fuses", "circuit", "amps");
         nominals();
+        call();
         settings();
         Map<String, List<Chart.Generation>> generations = charts();
         if (!problems.isEmpty()) {
@@ -157,6 +158,13 @@ public final class OverlayReader {
             }
         });
         return known;
+    }
+
+    /** In which order this board takes power and call, whatever is called. */
+    private void call() {
+        if (overlay.has("call")) {
+            changed.path("calls").forEach(call -> List.of("order", "why").forEach(key -> ((ObjectNode) call).put(key, overlay.at("call").text(key))));
+        }
     }
 
     private void nominals() {

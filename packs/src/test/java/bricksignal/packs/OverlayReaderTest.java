@@ -10,6 +10,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.lamp.LampPattern;
+import bricksignal.core.unit.CallAdvice;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -25,6 +26,17 @@ class OverlayReaderTest {
         } catch (PackException refused) {
             return refused.problems();
         }
+    }
+
+    @Test
+    void overlaySaysInWhichOrderTheBoardTakesPowerAndCall() {
+        var model = OverlayReader.read(HEAD + "call: {order: CALL_THEN_POWER, why: it takes the call as it wakes}\n").model();
+        assertThat(model.calls()).singleElement().satisfies(call -> {
+            assertThat(call.order()).isEqualTo(CallAdvice.Order.CALL_THEN_POWER);
+            assertThat(call.why()).isEqualTo("it takes the call as it wakes");
+        });
+        assertThat(problems(HEAD + "call: {order: LATER, why: because}\n")).singleElement().satisfies(p -> assertThat(p.path()).isEqualTo("/call/order"));
+        assertThat(problems(HEAD + "call: {order: CALL_THEN_POWER}\n")).as("nobody learns an order without its reason").hasSize(1);
     }
 
     @Test

@@ -9,7 +9,6 @@ import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.SequenceModel;
 import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.unit.CallAdvice;
-import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Chart;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Stop;
@@ -18,7 +17,6 @@ import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +26,8 @@ import org.jspecify.annotations.Nullable;
  * @param key names this very unit
  * @param pack its family
  * @param duty what this board is responsible for, and what it is not
+ * @param calls how a call is placed, and each call alone; the usual one first
+ * @param keys what keys, test terminals and modes of the board make it do without a call
  * @param complaints what a customer can say: which call fails, where more than one thing can be called for, and what was noticed
  * @param modes settings of the meter that read between two points
  * @param cautions what to mind before anything is begun
@@ -36,7 +36,7 @@ import org.jspecify.annotations.Nullable;
  * @param defer what comes before anything that is said
  */
 public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
-        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<Complaint> complaints, List<Message> cautions, List<Danger> dangers,
+        List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<KeyLine> keys, List<Complaint> complaints, List<Message> cautions, List<Danger> dangers,
         @Nullable Message waits, Message defer) {
 
     private static final double SECONDS_A_MINUTE = 60;
@@ -45,8 +45,12 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     public record BoardLamp(String board, String label, List<String> marks, List<ChartCode> chart) {
     }
 
-    /** A line of the chart on the door. */
-    public record ChartCode(String pattern, String condition, boolean blinks, String generation) {
+    /**
+     * A line of the chart on the door.
+     *
+     * @param leaves how the board leaves the state that it shows so; null where that is no stop
+     */
+    public record ChartCode(String pattern, String condition, boolean blinks, String generation, @Nullable Message leaves) {
     }
 
     /** A point to probe. */
@@ -74,9 +78,14 @@ public record UnitPage(String key, String pack, String title, String duty, List<
      *
      * @param change the temporary change that it is, by id; null where its circuit allows none
      * @param changed the same as it is told in the log
+     * @param starts what starts then in a healthy unit, and when; nothing where it is not known
      */
-    public record Call(String label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
-            String hold, @Nullable String change, Message changed) {
+    public record Call(Message label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
+            String hold, @Nullable String change, Message changed, Message starts) {
+    }
+
+    /** A key or a mode of the board's own, and what starts. */
+    public record KeyLine(Message done, Message starts) {
     }
 
     /** Something that may be found at such a unit and ends the diagnosis. */
@@ -88,7 +97,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
         UnitModel model = unit.model();
         CompiledPack pack = unit.pack();
         return new UnitPage(unit.key(), model.id(), model.title(), model.duty(),
-                model.charts().keySet().stream().map(board -> lamp(model, board)).toList(),
+                model.charts().keySet().stream().map(board -> lamp(unit, board)).toList(),
                 model.points().stream().map(p -> new PointLine(p.net(), p.label(), p.where(), p.colour(), p.side(),
                         p.against())).toList(),
                 model.moments().stream().map(m -> new MomentLine(m.id(), m.label(), pack.catalogue().seconds(m.id()),
@@ -96,7 +105,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
                         Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
-                model.calls().stream().map(call -> call(model, call, pack.catalogue().safety().allowed())).toList(), complaints(pack),
+                CallLines.of(unit), CallLines.keys(unit), complaints(pack),
                 model.dangers().burns() ? List.of(Hazard.FLAME.before()) : List.of(),
                 Stream.of(Stop.values()).filter(stop -> stop.concerns(model.dangers())).map(stop -> new Danger(stop, stop.says("what"))).toList(),
                 unit.waiting().map(UnitPage::waits).orElse(null), Message.of("defer"));
@@ -120,22 +129,12 @@ public record UnitPage(String key, String pack, String title, String duty, List<
         return at >= call && at < pack.model().found().from() ? at - call : null;
     }
 
-    private static BoardLamp lamp(UnitModel model, String board) {
+    private static BoardLamp lamp(CaseUnit unit, String board) {
+        UnitModel model = unit.model();
         Chart chart = model.chart(board);
         List<String> marks = chart.patterns().stream().flatMap(p -> p.marks().stream()).filter(m -> !m.isEmpty()).distinct()
                 .toList();
         return new BoardLamp(board, model.boardLabel(board), marks, chart.generations().stream().flatMap(g -> g.codes().stream()
-                .map(c -> new ChartCode(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name()))).toList());
-    }
-
-    private static Call call(UnitModel model, CallAdvice call, Map<String, Change> allowed) {
-        String id = "call." + call.from() + "." + call.to();
-        Change change = allowed.get(id);
-        return new Call(call.label(), point(model, call.from()), point(model, call.to()), call.order(), call.why(), call.hold(),
-                change == null ? null : id, change == null ? Message.NOTHING : change.says());
-    }
-
-    private static @Nullable String point(UnitModel model, String net) {
-        return net.isEmpty() ? null : model.point(net).label();
+                .map(c -> new ChartCode(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name(), CallLines.leaves(unit, board, c)))).toList());
     }
 }

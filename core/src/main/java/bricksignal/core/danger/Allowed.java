@@ -1,12 +1,10 @@
 package bricksignal.core.danger;
 
 import bricksignal.core.circuit.Element;
-import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Dangers;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,16 +36,10 @@ final class Allowed {
         return Collections.unmodifiableMap(changes);
     }
 
-    /** A call is jumped where the pack says between which terminals, and where that bridges no safety. */
+    /** A call is jumped between the terminals between which a thermostat or the building calls, and where that bridges no safety. */
     private static List<Change> calls(UnitModel model, Safety safety) {
-        List<Change> calls = new ArrayList<>();
-        for (CallAdvice call : model.calls()) {
-            if (!call.from().isEmpty() && !call.to().isEmpty() && safety.bypassed(call.from(), call.to()).isEmpty()) {
-                calls.add(new Change(Change.Kind.CALL_JUMPER, call.from() + "." + call.to(), Message.of("change.call", Message.said(
-                        model.pointLabel(call.from())), Message.said(model.pointLabel(call.to())))));
-            }
-        }
-        return calls;
+        return safety.calls().stream().map(call -> new Change(Change.Kind.CALL_JUMPER, call.from() + "." + call.to(), Message.of("change.call", Message.said(
+                model.pointLabel(call.from())), Message.said(model.pointLabel(call.to()))))).toList();
     }
 
     /** A conductor in the field that can be taken off: both ends can be probed, and it is no pin, no switch, no fuse. */

@@ -3,6 +3,7 @@ package bricksignal.core.danger;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.unit.CallAlone;
 import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Dangers;
 import bricksignal.core.unit.Device;
@@ -51,6 +52,7 @@ public final class Safety {
     private final Function<Test.Check, Optional<Part>> changes;
     private final Map<String, Set<Hazard>> known = new ConcurrentHashMap<>();
     private volatile @Nullable Map<String, Change> allowed;
+    private volatile @Nullable List<CallAlone> calls;
 
     /**
      * The rules for a unit.
@@ -187,6 +189,16 @@ public final class Safety {
     /** Of how many tests the hazards are kept. */
     int remembered() {
         return known.size();
+    }
+
+    /** The calls that may be placed by a jumper, each alone: none that bridges a switch which keeps people or the unit safe. */
+    public List<CallAlone> calls() {
+        List<CallAlone> found = calls;
+        if (found == null) {
+            found = CallAlone.of(model).stream().filter(call -> bypassed(call.from(), call.to()).isEmpty()).toList();
+            calls = found;
+        }
+        return found;
     }
 
     /** The temporary changes that the circuit allows, by id, in its order. */

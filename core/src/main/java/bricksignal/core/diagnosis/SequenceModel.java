@@ -52,7 +52,7 @@ public final class SequenceModel {
 
     /** When the call comes in the usual run, seconds. */
     public static double callSeconds(UnitModel model) {
-        return model.scenarios().get(0).steps().stream().mapToDouble(s -> s.at()).filter(at -> at > 0).findFirst().orElse(0);
+        return model.scenarios().get(0).firstAfterPower();
     }
 
     /** Seconds after the call at which the channel begins (or ends) under a hypothesis; what runs already begins at 0. */

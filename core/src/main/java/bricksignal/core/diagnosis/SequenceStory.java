@@ -1,7 +1,6 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.Known;
-import bricksignal.core.board.Expr;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Test;
@@ -37,7 +36,7 @@ final class SequenceStory {
         double call = SequenceModel.callSeconds(model);
         for (UnitModel.Channel channel : model.channels()) {
             ChannelRun run = ChannelRun.of(nominal, channel.when(), call, model.found().to() - call);
-            if (perceived(channel.when()) && first(run, true, 0).isPresent() && !run.runsBefore()) {
+            if (channel.perceived() && first(run, true, 0).isPresent() && !run.runsBefore()) {
                 perceived.put(channel, run);
             }
         }
@@ -56,11 +55,6 @@ final class SequenceStory {
     /** What can be seen or heard to begin after the call. */
     List<UnitModel.Channel> perceived() {
         return List.copyOf(perceived.keySet());
-    }
-
-    private static boolean perceived(Expr when) {
-        return when.names().stream().noneMatch(name -> name.startsWith("in.") || name.startsWith("powered.")
-                || name.startsWith("action.") || name.startsWith("state."));
     }
 
     /** What is told of a run, with the probability of each; an intermittent fault is there or not. */

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -49,7 +50,7 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         List<Fault> faults, List<Setting> settings, Map<String, List<String>> traits,
         List<CallAdvice> calls, List<Acceptance> acceptance, Menu menu, Dangers dangers) {
 
-    private static final String ACTION = "action.";
+    static final String ACTION = "action.";
 
     /**
      * A plug.
@@ -82,6 +83,12 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
         /** One that only a technician sees. */
         public Channel(String id, String label, Expr when) {
             this(id, label, when, null);
+        }
+
+        /** True for what a person sees or hears: no signal that only a board knows. */
+        public boolean perceived() {
+            return when.names().stream().map(Expr.Name::of).map(Expr.Name::kind).noneMatch(Set.of(Expr.Kind.IN, Expr.Kind.POWERED, Expr.Kind.ACTION,
+                    Expr.Kind.STATE)::contains);
         }
     }
 

@@ -1,5 +1,6 @@
 package bricksignal.server.overlay;
 
+import bricksignal.core.unit.CallAdvice;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
@@ -17,13 +18,18 @@ import org.jspecify.annotations.Nullable;
  * @param colours conductor colours by point
  * @param fuses amperes by element
  * @param nominals by element
+ * @param call in which order it takes power and call
  * @param settings by setting
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
 public record OverlayDraft(String overlay, String family, String title, @Nullable Map<String, String> choices, @Nullable Map<String, List<Generation>> charts,
         @Nullable Map<String, Double> timings, @Nullable Map<String, String> labels, @Nullable Map<String, String> colours,
         @Nullable Map<String, Double> fuses, @Nullable Map<String, Nominal> nominals,
-        @Nullable Map<String, Setting> settings) {
+        @Nullable CallOrder call, @Nullable Map<String, Setting> settings) {
+
+    /** The order, and why it is so. */
+    public record CallOrder(CallAdvice.Order order, String why) {
+    }
 
     /** A chart as it hangs on one generation of the board. */
     @JsonInclude(JsonInclude.Include.NON_EMPTY)

@@ -1,6 +1,7 @@
 package bricksignal.server.pack;
 
 import bricksignal.core.circuit.Element;
+import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
 import java.util.ArrayList;
@@ -17,11 +18,12 @@ import org.jspecify.annotations.Nullable;
  * @param points points with label and conductor colour
  * @param fuses elements with their amperes
  * @param nominals loads and capacitors with their values
+ * @param call in which order it takes power and call; null where nothing is called
  * @param settings switch banks
  * @param charts by board: its codes and the conditions that it can have
  */
 record FamilyView(String id, String title, String duty, List<FamilyChoice> choices, Map<String, String> chosen, List<FamilyValue> timings, List<FamilyPoint> points,
-        List<FamilyValue> fuses, List<FamilyValue> nominals, List<FamilySetting> settings, List<FamilyChart> charts) {
+        List<FamilyValue> fuses, List<FamilyValue> nominals, @Nullable FamilyCall call, List<FamilySetting> settings, List<FamilyChart> charts) {
 
     /** Something in which units of the family differ. */
     record FamilyChoice(String id, String label, String usual, List<FamilyOption> options) {
@@ -33,6 +35,10 @@ record FamilyView(String id, String title, String duty, List<FamilyChoice> choic
 
     /** A value with its unit. */
     record FamilyValue(String id, String label, double value, String unit) {
+    }
+
+    /** The order of power and call, and why it is so. */
+    record FamilyCall(CallAdvice.Order order, String why) {
     }
 
     /** A point as the family calls it. */
@@ -72,7 +78,7 @@ record FamilyView(String id, String title, String duty, List<FamilyChoice> choic
         return new FamilyView(model.id(), model.title(), model.duty(), choices.stream().map(c -> new FamilyChoice(c.id(), c.label(), c.usual(),
                 c.options().entrySet().stream().map(o -> new FamilyOption(o.getKey(), o.getValue())).toList())).toList(), chosen, timings,
                 model.points().stream().map(p -> new FamilyPoint(p.net(), p.label(), p.where(), p.colour())).toList(), fuses,
-                nominals, model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
+                nominals, model.calls().stream().findFirst().map(call -> new FamilyCall(call.order(), call.why())).orElse(null), model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
                         s.options())).toList(),
                 model.charts().entrySet().stream().map(e -> new FamilyChart(e.getKey(), model.boardLabel(e.getKey()),
                         e.getValue().codes().stream().map(c -> c.condition()).distinct().toList(),

@@ -41,6 +41,11 @@ public record Scenario(String id, double seconds, List<Step> steps, @Nullable St
         }
     }
 
+    /** When something is done for the first time after the beginning: the usual call; 0 where nothing is. */
+    public double firstAfterPower() {
+        return steps.stream().mapToDouble(Step::at).filter(at -> at > 0).findFirst().orElse(0);
+    }
+
     /** When the action is first set to that value; NaN if never. */
     public double firstAt(String action, double value) {
         return steps.stream().filter(step -> step.action().equals(action) && step.value() == value)
