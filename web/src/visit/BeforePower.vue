@@ -250,7 +250,7 @@ function say(s: Statement) {
 <style scoped lang="scss">
 .before {
   max-width: 76rem;
-  padding-bottom: 7rem;
+  padding-bottom: 2rem;
 }
 .lead-caution {
   font-size: 1.125rem;

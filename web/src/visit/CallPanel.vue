@@ -90,6 +90,9 @@ const other = ref(false)
   font-weight: 700;
   margin: 0.25rem 0;
 }
+.put::first-letter {
+  text-transform: uppercase;
+}
 .out {
   font-weight: 700;
 }

@@ -123,10 +123,10 @@ async function take() {
       </form>
       <CallPanel />
     </div>
+    <CableTable />
     <RouterLink class="key next go-on" :to="{ name: 'work', params: route.params }" data-test="to-work"
       >On to the work</RouterLink
     >
-    <CableTable />
   </main>
 </template>
 
@@ -136,7 +136,10 @@ async function take() {
   display: grid;
   grid-template-columns: minmax(0, 7fr) minmax(0, 4fr);
   gap: 2rem;
-  padding-bottom: 6rem;
+  padding-bottom: 2rem;
+}
+.key.go-on {
+  grid-column: 1 / -1;
 }
 .chains {
   display: flex;
@@ -292,10 +295,6 @@ async function take() {
     border-top: 2px solid var(--line);
     border-bottom: 0;
     padding-top: 0.5rem;
-  }
-  .key.go-on {
-    position: static;
-    width: 100%;
   }
 }
 </style>

@@ -103,7 +103,7 @@ const day = (at?: string | null) =>
 
 <style scoped lang="scss">
 .page {
-  padding-bottom: 6rem;
+  padding-bottom: 2rem;
 }
 .says {
   font-size: 1.25rem;

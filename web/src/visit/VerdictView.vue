@@ -5,11 +5,22 @@ import { percent } from './format'
 import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
 import RepairList from './RepairList.vue'
+import RungView from './RungView.vue'
 
 const { visit, page, unit } = useHandle()
 const route = useRoute()
 const verdict = computed(() => page.value!.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
+const WORK = { name: 'work', label: 'Back to the work' }
+const WAYS = { name: 'ways', label: 'Repair options' }
+const CHANGE = { name: 'change', label: 'Board change-out' }
+const PROVE = { name: 'prove', label: 'Prove it and close' }
+const repaired = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'REPAIRED'))
+/** What comes next by the state: the work while unproven, the ways to repair it, the proving run once it is repaired. */
+const onward = computed(() => (repaired.value ? PROVE : verdict.value.status === 'PROVEN' ? WAYS : WORK))
+const asides = computed(() =>
+  [WORK, WAYS, ...(verdict.value.board ? [CHANGE] : []), PROVE].filter((a) => closed.value || a !== onward.value),
+)
 const words = {
   PROVEN: 'Proven',
   INDICATED: 'Likely: proof is missing',
@@ -37,12 +48,10 @@ const words = {
     <h2 class="h5">Proof</h2>
     <ProofList v-if="verdict.proof.length" :verdict="verdict" />
     <p v-else class="soft">No test of this unit proves it.</p>
-    <RouterLink
-      v-if="!closed && verdict.status !== 'PROVEN'"
-      class="key mt-2"
-      :to="{ name: 'work', params: route.params }"
-      >Back to the work</RouterLink
-    >
+    <template v-if="verdict.status !== 'UNEXPLAINED' && page!.rung.length">
+      <h2 class="h5">Where it sits</h2>
+      <RungView :steps="page!.rung" closed />
+    </template>
     <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
       <strong>Not required by company rules, and not proven:</strong> {{ verdict.skipped.join('; ') }}.
     </p>
@@ -54,11 +63,13 @@ const words = {
       <h2 class="h5 mt-4">Not tested yet</h2>
       <p data-test="untested">Never powered during this fault: {{ verdict.untested.join(', ') }}.</p>
     </template>
-    <RouterLink class="key mt-4 me-2" :to="{ name: 'ways', params: route.params }" data-test="to-ways"
-      >Repair options</RouterLink
-    >
-    <RouterLink class="key mt-4 me-2" :to="{ name: 'change', params: route.params }" data-test="to-change"
-      >Board change-out</RouterLink
+    <RouterLink
+      v-for="a in asides"
+      :key="a.name"
+      class="key mt-4 me-2"
+      :to="{ name: a.name, params: route.params }"
+      :data-test="`to-${a.name}`"
+      >{{ a.label }}</RouterLink
     >
     <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
       >Settings, found and left</RouterLink
@@ -68,9 +79,9 @@ const words = {
     <RouterLink
       v-if="!closed"
       class="key next mt-4 onward"
-      :to="{ name: 'prove', params: route.params }"
-      data-test="to-prove"
-      >Prove it and close</RouterLink
+      :to="{ name: onward.name, params: route.params }"
+      :data-test="`to-${onward.name}`"
+      >{{ onward.label }}</RouterLink
     >
     <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Report</RouterLink>
   </main>

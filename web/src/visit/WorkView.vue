@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, ref, watch, watchEffect } from 'vue'
+import { computed, onMounted, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import type { TestView } from '../api/client'
 import DoNext from './DoNext.vue'
 import FreeReading from './FreeReading.vue'
 import { clock, minutes, percent } from './format'
 import { useHandle } from './handle'
-import LadderDrawing from './LadderDrawing.vue'
 import LogList from './LogList.vue'
 import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
+import RungView from './RungView.vue'
 import SawPanel from './SawPanel.vue'
 import SequenceTaps from './SequenceTaps.vue'
 import SuspectBars from './SuspectBars.vue'
@@ -81,6 +81,12 @@ async function take(reading: string) {
 async function answer(yes: boolean) {
   await add({ kind: 'ANSWER', test: test.value!.id, yes })
 }
+/** Around the probes; around the likeliest cause where the test has none. */
+const rung = computed(() => (test.value?.rung.length ? test.value.rung : page.value.rung))
+onMounted(() => {
+  const point = route.query.point
+  if (typeof point === 'string') pick(point)
+})
 function pick(net: string) {
   if (closed.value) return
   picked.value = null
@@ -164,6 +170,9 @@ function pick(net: string) {
         <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
           <div class="pane-head">
             <h2 class="eyebrow">points{{ test ? `, expected: ${test.moment}` : '' }}</h2>
+            <RouterLink class="key quiet" :to="{ name: 'drawing', params: route.params }" data-test="to-drawing"
+              >whole diagram</RouterLink
+            >
             <button v-if="!closed" type="button" class="key quiet" data-test="change" @click="changing = !changing">
               temporary change
             </button>
@@ -173,13 +182,7 @@ function pick(net: string) {
           </div>
           <TemporaryChange v-if="changing && !closed" @done="changing = false" />
           <FreeReading v-if="free && !closed" :unit="unit!" :picked="picked" @taken="free = false" />
-          <LadderDrawing
-            :rungs="page.ladder"
-            :readings="page.readings"
-            :black="test?.black"
-            :red="test?.red"
-            @pick="pick"
-          />
+          <RungView :steps="rung" :black="test?.black" :red="test?.red" :closed="closed" @pick="pick" />
         </section>
       </div>
       <section ref="paneSuspects" class="pane right" aria-label="Likely causes, proof and log" tabindex="0">

@@ -6,6 +6,7 @@ import {
   type Cable,
   type Chain,
   type ChangeLine,
+  type Drawing,
   type History,
   type Proving,
   type Repair,
@@ -78,6 +79,21 @@ export const useQuotes = () =>
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))
+
+/** The ladder diagram at a moment; at that of the next test where none is chosen. */
+export function useDrawing(moment: Ref<string>) {
+  const { id, page } = useHandle()
+  return useQuery({
+    queryKey: computed(() => ['visit', id, 'drawing', moment.value, page.value?.entries]),
+    queryFn: () =>
+      answer<Drawing>(
+        api.GET('/api/visits/{id}/drawing', {
+          params: { path: { id }, query: { moment: moment.value || undefined } },
+        }),
+      ),
+    placeholderData: (before) => before,
+  })
+}
 
 /** The plan, once somebody asks why. */
 export function usePlan(asked: Ref<boolean>) {

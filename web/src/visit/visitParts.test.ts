@@ -211,9 +211,37 @@ describe('a verdict of the usual school', () => {
         verdict: { ...verdict, skipped: ['Supply at the board', 'P1 wiggled'] },
         sequence: [],
         taps: [],
+        log: [],
+        rung: [],
       })),
     })
     expect(page.get('[data-test=skipped]').text()).toContain('Supply at the board; P1 wiggled')
+  })
+})
+
+describe('what comes after the verdict', () => {
+  const onward = (status: string, more = {}, kinds: string[] = []) => {
+    const page = shown(VerdictView, {
+      page: computed(() => ({
+        verdict: { ...verdict, status, ...more },
+        sequence: [],
+        taps: [],
+        rung: [],
+        log: kinds.map((kind) => ({ kind, counts: true })),
+      })),
+    })
+    return { big: page.get('.onward').attributes('data-test'), page }
+  }
+
+  it('is the work while unproven, the ways to repair when proven, the proving run after the repair', () => {
+    expect(onward('NOT_YET').big).toBe('to-work')
+    expect(onward('PROVEN').big).toBe('to-ways')
+    expect(onward('PROVEN', {}, ['REPAIRED']).big).toBe('to-prove')
+  })
+
+  it('offers to change the board only where a board is the cause', () => {
+    expect(onward('PROVEN').page.find('[data-test=to-change]').exists()).toBe(false)
+    expect(onward('PROVEN', { board: true }).page.find('[data-test=to-change]').exists()).toBe(true)
   })
 })
 

@@ -6,10 +6,15 @@ import * as client from '../api/client'
 import type { VisitHandle } from '../api/useVisit'
 import BeforePower from './BeforePower.vue'
 import { visitKey } from './handle'
-import LadderDrawing from './LadderDrawing.vue'
+import DrawingView from './DrawingView.vue'
 import PowerView from './PowerView.vue'
+import RungView from './RungView.vue'
 
-vi.mock('vue-router', () => ({ useRoute: () => ({ params: { id: 'v' }, query: {} }) }))
+const push = vi.hoisted(() => vi.fn())
+vi.mock('vue-router', () => ({
+  useRoute: () => ({ params: { id: 'v' }, query: {} }),
+  useRouter: () => ({ push }),
+}))
 vi.mock('../api/client', async (original) => ({
   ...(await original<typeof client>()),
   api: { GET: vi.fn((path: string) => path) },
@@ -127,36 +132,139 @@ describe('the walk along the supply', () => {
   })
 })
 
-describe('the ladder', () => {
-  const stop = (net: string, more = {}) => ({
-    net,
-    label: net,
-    element: 'wire',
-    symbol: 'WIRE',
-    closed: true,
-    live: true,
-    volts: 24,
-    ...more,
-  })
-  const rungs = [
-    { side: 'line', stops: [stop('L1', { volts: 119.6 })] },
-    { side: 'low voltage', stops: [stop('R', { volts: 27.3 }), stop('W', { volts: 0.3, live: false })] },
+const step = (net: string, more = {}) => ({
+  net,
+  label: `point ${net}`,
+  colour: '',
+  expected: '27 V AC',
+  live: true,
+  ground: false,
+  by: 'SWITCH',
+  what: 'limit',
+  state: { closed: true, suspected: 0, sound: false },
+  ...more,
+})
+
+describe('the rung', () => {
+  const steps = [
+    step('SEC', { by: undefined, what: '', state: undefined }),
+    ...['R', 'A', 'B', 'D', 'E', 'F'].map((net) => step(net)),
+    step('G', { found: '0 V AC', state: { closed: false, suspected: 0.41, sound: false }, what: 'pressure switch' }),
+    step('C', { state: { closed: true, suspected: 0, sound: true }, what: 'gas valve', by: 'COIL' }),
   ]
 
-  it('puts the rung with a probe on it first, and shows what was read beside what is due', () => {
-    const page = shown(LadderDrawing, {}, { rungs, readings: { W: '3 V' }, red: 'W', black: null })
-    expect(page.findAll('section').map((s) => s.attributes('aria-label'))).toEqual(['low voltage', 'line'])
-    const [first, second] = page.findAll('.point')
-    expect(first!.text()).toContain('27 V')
-    expect(second!.text()).toContain('0 V')
-    expect(second!.text()).toContain('▸3 V')
-    expect(second!.classes()).toContain('probe-red')
+  it('shows the places around the probes, and the whole on demand', async () => {
+    const page = shown(RungView, {}, { steps, red: 'G', black: 'C' })
+    expect(page.findAll('.place').map((p) => p.text().slice(0, 8))).toHaveLength(4)
+    expect(page.get('[data-test=place-G]').text()).toMatch(/red probe here.*0 V AC.*expected 27 V AC/s)
+    expect(page.get('[data-test=place-C]').text()).toContain('black probe here')
+    await page.get('[data-test=whole-rung]').trigger('click')
+    expect(page.findAll('.place')).toHaveLength(9)
   })
 
-  it('hands on the point that was touched', async () => {
-    const page = shown(LadderDrawing, {}, { rungs, readings: {} })
-    await page.findAll('.point')[0]!.trigger('click')
-    expect(page.emitted('pick')).toEqual([['L1']])
+  it('marks what is open, what is suspected and what is ruled out', () => {
+    const page = shown(RungView, {}, { steps })
+    const by = page.findAll('.by').map((b) => b.text())
+    expect(by.at(-2)).toMatch(/pressure switch\s*open\s*41%/)
+    expect(by.at(-1)).toMatch(/gas valve\s*sound/)
+    expect(by[0], 'a closed switch').toMatch(/limit\s*closed/)
+  })
+
+  it('hands on the point that was touched, and takes nothing on a closed visit', async () => {
+    const page = shown(RungView, {}, { steps })
+    await page.get('[data-test=place-R]').trigger('click')
+    expect(page.emitted('pick')).toEqual([['R']])
+    expect(shown(RungView, {}, { steps, closed: true }).get('[data-test=place-R]').attributes('disabled')).toBeDefined()
+  })
+})
+
+describe('the drawing', () => {
+  const spot = (net: string, more = {}) => ({
+    net,
+    x: 10,
+    y: 60,
+    label: [`point ${net}`],
+    colour: 'red',
+    live: true,
+    expected: '27 V AC',
+    ...more,
+  })
+  const drawing = {
+    width: 400,
+    height: 200,
+    moment: 'standby',
+    momentLabel: 'power on and no call',
+    marks: [
+      {
+        element: 'limit',
+        symbol: 'SWITCH',
+        x: 40,
+        right: 76,
+        y: 60,
+        label: ['limit'],
+        board: false,
+        state: { closed: true, suspected: 0, sound: true },
+      },
+      {
+        element: 'gas',
+        symbol: 'CONTACT',
+        x: 140,
+        right: 176,
+        y: 60,
+        label: ['gas relay'],
+        board: true,
+        state: { closed: false, suspected: 0.3, sound: false },
+      },
+    ],
+    wires: [{ x: 10, y: 60, right: 40, bottom: 60, live: true }],
+    spots: [spot('R'), spot('W', { found: '3 V AC' }), spot('x', { label: [], expected: undefined })],
+    ends: [
+      { net: 'C', x: 300, y: 60, label: 'C on the board', ground: false, leftwards: false },
+      { net: 'e', x: 300, y: 90, label: '', ground: true, leftwards: false },
+    ],
+  }
+  const view = () =>
+    shown(DrawingView, {
+      unit: ref({ moments: [{ id: 'trial', label: 'trial for ignition' }] }),
+      page: computed(() => ({ entries: 1, next: { red: 'W', black: 'R' } })),
+    })
+  beforeEach(() => {
+    answers.drawing = drawing
+    push.mockReset()
+  })
+
+  it('marks energized wires, likely causes, what is ruled out, the probes and what was found', async () => {
+    const page = view()
+    await flushPromises()
+    expect(page.findAll('.wire.live').length).toBeGreaterThan(0)
+    expect(page.get('[data-element=gas]').classes()).toContain('suspect')
+    expect(page.get('[data-element=gas]').text()).toContain('30%')
+    expect(page.get('[data-element=limit]').classes()).toContain('sound')
+    expect(page.get('[data-net=W]').text()).toMatch(/3 V AC.*R/s)
+    expect(page.get('[data-net=R]').text()).toContain('B')
+  })
+
+  it('leads to a reading at the point that is touched', async () => {
+    const page = view()
+    await flushPromises()
+    await page.get('[data-net=R]').trigger('click')
+    expect(push).toHaveBeenCalledWith(expect.objectContaining({ name: 'work', query: { point: 'R' } }))
+    push.mockReset()
+    await page.get('[data-net=x]').trigger('click')
+    expect(push, 'no probe reaches it').not.toHaveBeenCalled()
+  })
+
+  it('finds a point by its words and grows by keys', async () => {
+    const page = view()
+    await flushPromises()
+    await page.get('[data-test=find-point]').setValue('W point')
+    expect(page.findAll('.find li')).toHaveLength(1)
+    const wide = () => Number(page.get('[data-test=sheet]').attributes('width'))
+    const before = wide()
+    await page.get('.frame').trigger('keydown', { key: '+' })
+    expect(wide()).toBeGreaterThan(before)
+    await page.get('.frame').trigger('keydown', { key: '-' })
+    expect(wide()).toBeCloseTo(before)
   })
 })
 

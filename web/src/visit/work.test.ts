@@ -21,6 +21,7 @@ const test = (id: string, more = {}) => ({
   reading: true,
   sequence: false,
   unplugged: [],
+  rung: [],
   safety: { ended: [], cautions: [], afterwards: [], needs: [] as string[] },
   outcomes: [
     { expected: '27 V', probability: 0.7, suspects: ['igniter', 'board', 'wire'], nominal: true },
@@ -45,23 +46,13 @@ const page = {
   log: [] as unknown[],
   diagram: { callAt: 0 },
   taps: [],
-  ladder: [],
-  readings: [],
+  rung: [],
   suspects: [],
   cleared: [],
 }
 /** What the page is made of that has tests of its own. */
 const stubs = Object.fromEntries(
-  [
-    'FreeReading',
-    'LadderDrawing',
-    'LogList',
-    'ProofList',
-    'SawPanel',
-    'SuspectBars',
-    'TemporaryChange',
-    'TimingDiagram',
-  ]
+  ['FreeReading', 'RungView', 'LogList', 'ProofList', 'SawPanel', 'SuspectBars', 'TemporaryChange', 'TimingDiagram']
     .concat('SequenceTaps', 'StampRow')
     .map((name) => [name, true]),
 )

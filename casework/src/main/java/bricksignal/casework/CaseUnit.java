@@ -1,23 +1,22 @@
 package bricksignal.casework;
 
 import bricksignal.core.Known;
+import bricksignal.core.board.run.Snapshot;
 import bricksignal.core.circuit.solve.MeterMode;
-import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.ErrorModel;
 import bricksignal.core.diagnosis.advice.Waiting;
 import bricksignal.core.diagnosis.chain.Chain;
+import bricksignal.core.drawing.Ladder;
 import bricksignal.core.unit.KeyRun;
-import bricksignal.core.unit.Ladder;
 import bricksignal.core.unit.Leaving;
-import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.UnitModel;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 
 /** The unit that a case is about, ready to reason with, and its drawing. Safe for use by several threads. */
 public final class CaseUnit {
@@ -31,7 +30,7 @@ public final class CaseUnit {
     private final List<KeyRun> keys;
     private final List<Leaving> leaving;
     private final Map<String, Double> mostVolts = new LinkedHashMap<>();
-    private final Map<String, Ladder> ladders = new ConcurrentHashMap<>();
+    private volatile @Nullable Ladder ladder;
 
     private CaseUnit(String key, CompiledPack pack) {
         this.key = key;
@@ -41,7 +40,7 @@ public final class CaseUnit {
         this.keys = KeyRun.of(pack.model(), pack.nominal());
         this.leaving = Leaving.of(pack.model(), pack.nominal());
         for (Point point : pack.model().points()) {
-            mostVolts.put(point.net(), pack.model().moments().stream().mapToDouble(moment -> at(moment).rms(point.net(),
+            mostVolts.put(point.net(), pack.model().moments().stream().mapToDouble(moment -> at(moment.id()).solution().rms(point.net(),
                     point.against())).max().orElse(0));
         }
     }
@@ -87,20 +86,24 @@ public final class CaseUnit {
         return pack.model();
     }
 
-    /** The drawing of the unit in good order at a moment. */
-    public Ladder ladder(String moment) {
-        Moment at = model().moment(moment);
-        return ladders.computeIfAbsent(at.id(), id -> Ladder.of(model(), pack.nominal().run(at.scenario())
-                .at(pack.catalogue().seconds(id)).unit()));
+    /** Its ladder diagram; laid out when it is first asked for. */
+    public Ladder ladder() {
+        Ladder drawn = ladder;
+        if (drawn == null) {
+            drawn = Ladder.of(model(), pack.nominal());
+            ladder = drawn;
+        }
+        return drawn;
+    }
+
+    /** The unit in good order at a moment. */
+    public Snapshot at(String moment) {
+        return pack.nominal().run(model().moment(moment).scenario()).at(pack.catalogue().seconds(moment)).unit();
     }
 
     /** True if a voltage is there: at least half of the most that this point ever has in a unit in good order. */
     public boolean live(Point point, double volts) {
         double most = Known.in(mostVolts, point.net());
         return ErrorModel.something(MeterMode.AC_VOLTS, most) && Math.abs(volts) >= LIVE_SHARE * most;
-    }
-
-    private Solution at(Moment moment) {
-        return pack.nominal().run(moment.scenario()).at(pack.catalogue().seconds(moment.id())).unit().solution();
     }
 }

@@ -4,10 +4,8 @@ import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Fault;
-import bricksignal.core.unit.Ladder;
 import bricksignal.core.words.Message;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -22,8 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param next the test to make next, or null when nothing more is to be asked
  * @param meanwhile what can be done while the next test is waited for; empty where it is no long wait
  * @param others further tests worth making, best first
- * @param ladder the drawing of the unit in good order at the moment of the next test
- * @param readings the last reading at each point of the drawing, by net
+ * @param rung the rung of the ladder diagram around the likeliest cause, as a healthy unit stands at the moment of the next test
  * @param changes temporary changes that are in the unit now
  * @param powerCycled whether the power was cycled before anybody looked
  * @param contradictions readings that cannot stand together
@@ -37,7 +34,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
         Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> meanwhile, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
-        List<Rung> ladder, Map<String, Message> readings, List<Change> changes, boolean powerCycled,
+        List<RungStep> rung, List<Change> changes, boolean powerCycled,
         List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes,
         List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {
 
@@ -82,15 +79,6 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
 
     /** One thing that proof needs; the test is the cheapest that could show it. */
     public record Proof(Message what, boolean proven, @Nullable TestLine test) {
-    }
-
-    /** A line of the drawing. */
-    public record Rung(String side, List<Stop> stops) {
-    }
-
-    /** A point of the drawing, with what leads to it; live where at least half of the most it ever has is there. */
-    public record Stop(String net, String label, String colour, double volts, boolean live, Ladder.Symbol symbol, String element,
-            boolean closed) {
     }
 
     /** A jumper, a held switch, a pulled connector that must come out again, and since when. */

@@ -16,10 +16,8 @@ import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.ProofItem;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,6 +49,11 @@ public final class CasePages {
         return new CasePages(now).page();
     }
 
+    /** The moment that a drawing of a case is for, by id: that of the next test, or else the first of the unit. */
+    public static String moment(Case now) {
+        return now.advice().proposals().stream().findFirst().map(proposal -> proposal.test().moment()).orElse(now.unit().model().moments().get(0).id());
+    }
+
     /** What can be said of a case. */
     static CasePage.VerdictPage verdict(Case now) {
         return new CasePages(now).verdict(now.verdict());
@@ -71,7 +74,7 @@ public final class CasePages {
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
                 safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(pack, p)).toList(),
-                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), ladder(moment), readings(),
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), new CircuitNow(now, moment).aroundTheLikeliest(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
@@ -114,22 +117,6 @@ public final class CasePages {
     private CasePage.Contradicting contradiction(Contradiction c) {
         Test test = c.one() instanceof Observation.Reading r ? r.test() : ((Observation.Answer) c.one()).test();
         return new CasePage.Contradicting(log.what(c.one()), line(test), log.what(c.other()));
-    }
-
-    private List<CasePage.Rung> ladder(String moment) {
-        return now.unit().ladder(moment).rungs().stream().map(rung -> new CasePage.Rung(rung.side(), rung.stops().stream()
-                .map(s -> new CasePage.Stop(s.point().net(), s.point().label(), s.point().colour(), s.volts(),
-                now.unit().live(s.point(), s.volts()), s.symbol(), s.element(), s.closed())).toList())).toList();
-    }
-
-    private Map<String, Message> readings() {
-        Map<String, Message> last = new LinkedHashMap<>();
-        for (Observation observation : diagnosis.observations()) {
-            if (observation instanceof Observation.Reading reading && reading.test().place() instanceof Place.Across across) {
-                last.put(across.red(), new Message.Amount(reading.test().mode(), reading.value()));
-            }
-        }
-        return last;
     }
 
     private List<CasePage.ChannelLine> sequence() {

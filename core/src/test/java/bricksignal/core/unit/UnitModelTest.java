@@ -105,22 +105,6 @@ class UnitModelTest {
     }
 
     /** The drawing: one line a side, and between two points what joins them. */
-    @Test
-    void ladderNamesWhatJoinsItsPoints() {
-        VirtualUnit unit = VirtualUnit.of(MODEL, MODEL.machine());
-        Ladder resting = Ladder.of(MODEL, unit.run("usual").at(5).unit());
-        Ladder called = Ladder.of(MODEL, unit.run("usual").at(30).unit());
-        assertThat(resting.rungs()).singleElement().satisfies(rung -> {
-            assertThat(rung.side()).isEqualTo("low");
-            assertThat(rung.stops()).extracting(Ladder.Stop::symbol).containsExactly(Ladder.Symbol.GAP, Ladder.Symbol.SWITCH, Ladder.Symbol.WIRE, Ladder.Symbol.GAP,
-                    Ladder.Symbol.WIRE, Ladder.Symbol.LOAD);
-            assertThat(rung.stops()).extracting(Ladder.Stop::element).containsExactly("", "call", "wire", "", "pin", "coil");
-            assertThat(rung.stops().get(1).closed()).as("nobody calls").isFalse();
-        });
-        assertThat(called.rungs().get(0).stops().get(1).closed()).isTrue();
-        assertThat(called.rungs().get(0).stops().get(4).volts()).isGreaterThan(23);
-    }
-
     /** A fault half as far gone, on the scale on which it goes; what is there or is not has no half. */
     @Test
     void faultsGoHalfAsFarOnTheirScale() {

@@ -6,8 +6,10 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.CablePage;
 import bricksignal.casework.page.CasePage;
+import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.ChainPage;
 import bricksignal.casework.page.Details;
+import bricksignal.casework.page.DrawingPage;
 import bricksignal.casework.page.LampPage;
 import bricksignal.casework.page.ProvingPage;
 import bricksignal.casework.page.SettingPage;
@@ -22,6 +24,7 @@ import bricksignal.server.problem.Dangerous;
 import bricksignal.server.problem.OfSomebodyElse;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.tools.CalculatorController;
+import bricksignal.server.words.Words;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -60,8 +63,10 @@ class VisitController {
     private final VisitService service;
     private final VisitPages pages;
     private final VisitHistory history;
+    private final Words words;
 
-    VisitController(VisitService service, VisitPages pages, VisitHistory history) {
+    VisitController(VisitService service, VisitPages pages, VisitHistory history, Words words) {
+        this.words = words;
         this.service = service;
         this.pages = pages;
         this.history = history;
@@ -238,6 +243,17 @@ class VisitController {
     @GetMapping("/api/visits/{id}/chains")
     List<ChainPage> chains(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> ChainPage.of(open.now()));
+    }
+
+    /** The ladder diagram, as a healthy unit stands at a moment; at that of the next test where none is named. */
+    @GetMapping("/api/visits/{id}/drawing")
+    DrawingPage drawing(Principal principal, @PathVariable UUID id, @RequestParam(required = false) @Nullable String moment) {
+        return service.look(principal.getName(), id, open -> {
+            if (moment != null && open.now().unit().model().moments().stream().noneMatch(m -> m.id().equals(moment))) {
+                throw new BadInput("moment", "This unit has no moment '" + moment + "'.");
+            }
+            return DrawingPage.of(open.now(), moment == null ? CasePages.moment(open.now()) : moment, words::of);
+        });
     }
 
     /** What is looked at before the power is touched, most telling first. */
