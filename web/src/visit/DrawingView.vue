@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { DrawingSpot } from '../api/client'
 import { conductorColour } from './conductor'
+import ConnectionView from './ConnectionView.vue'
 import { percent } from './format'
 import { useHandle } from './handle'
 import { symbolPath } from './symbols'
@@ -13,6 +14,11 @@ const { unit, page, visit } = useHandle()
 const route = useRoute()
 const router = useRouter()
 const moment = ref('')
+const kinds = [
+  { id: 'ladder', label: 'Ladder' },
+  { id: 'board', label: 'Connections' },
+] as const
+const kind = ref<(typeof kinds)[number]['id']>('ladder')
 const { data: drawing, isPending } = useDrawing(moment)
 const next = computed(() => page.value?.next)
 const moments = computed(() => unit.value!.moments)
@@ -72,24 +78,39 @@ watch(
   { immediate: true },
 )
 const probe = (s: DrawingSpot) => (s.net === next.value?.red ? 'R' : s.net === next.value?.black ? 'B' : '')
+function toReading(net: string) {
+  if (!visit.value!.closedAt) router.push({ name: 'work', params: route.params, query: { point: net } })
+}
 function read(s: DrawingSpot) {
-  if (s.label.length && !visit.value!.closedAt)
-    router.push({ name: 'work', params: route.params, query: { point: s.net } })
+  if (s.label.length) toReading(s.net)
 }
 </script>
 
 <template>
   <main class="drawing">
     <header class="bar">
-      <h1 class="h5 m-0">Ladder diagram</h1>
-      <label class="pick"
+      <h1 class="visually-hidden">Diagrams</h1>
+      <div class="kinds" role="group" aria-label="Which diagram">
+        <button
+          v-for="k in kinds"
+          :key="k.id"
+          type="button"
+          class="key"
+          :aria-pressed="kind === k.id"
+          :data-test="`kind-${k.id}`"
+          @click="kind = k.id"
+        >
+          {{ k.label }}
+        </button>
+      </div>
+      <label v-if="kind === 'ladder'" class="pick"
         >As in a healthy unit
         <select v-model="moment" class="form-select" data-test="moment">
           <option value="">{{ drawing && !moment ? drawing.momentLabel : 'at the next test' }}</option>
           <option v-for="m in moments" :key="m.id" :value="m.id">{{ m.label }}</option>
         </select>
       </label>
-      <div class="find">
+      <div v-if="kind === 'ladder'" class="find">
         <label class="visually-hidden" for="find-point">Find a point</label>
         <input
           id="find-point"
@@ -105,14 +126,15 @@ function read(s: DrawingSpot) {
           </li>
         </ul>
       </div>
-      <div class="zoom" role="group" aria-label="Size">
+      <div v-if="kind === 'ladder'" class="zoom" role="group" aria-label="Size">
         <button type="button" class="key" aria-label="Smaller" @click="zoom(1 / STEP)">−</button>
         <button type="button" class="key" aria-label="Larger" @click="zoom(STEP)">+</button>
       </div>
     </header>
-    <p v-if="isPending" class="soft p-3">Drawing.</p>
+    <ConnectionView v-if="kind === 'board'" @pick="toReading" />
+    <p v-else-if="isPending" class="soft p-3">Drawing.</p>
     <div
-      v-if="drawing"
+      v-else-if="drawing"
       ref="frame"
       class="frame"
       tabindex="0"
@@ -232,7 +254,7 @@ function read(s: DrawingSpot) {
         </g>
       </svg>
     </div>
-    <p class="legend soft">
+    <p v-if="kind === 'ladder'" class="legend soft">
       Heavy line: energized in a healthy unit. Shaded: on a board. Percent: likely cause. Struck through: ruled out. ▸
       found.
     </p>
@@ -252,6 +274,14 @@ function read(s: DrawingSpot) {
   gap: 0.5rem 1.25rem;
   padding: 0.4rem 1rem;
   border-bottom: 1px solid var(--line-soft);
+}
+.kinds {
+  display: flex;
+  gap: 6px;
+}
+.kinds [aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--paper);
 }
 .pick {
   display: flex;
@@ -383,7 +413,6 @@ svg text {
   border-top: 1px solid var(--line-soft);
 }
 @media (max-width: 700px) {
-  .bar h1,
   .legend {
     display: none;
   }

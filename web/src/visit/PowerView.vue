@@ -7,6 +7,7 @@ import CallPanel from './CallPanel.vue'
 import { conductorColour } from './conductor'
 import { percent } from './format'
 import { useHandle } from './handle'
+import { symbolPath } from './symbols'
 import { useChains } from './useDetails'
 
 const { visit, add, problem, sending } = useHandle()
@@ -52,6 +53,10 @@ async function take() {
   <main class="page power">
     <section class="walk" aria-labelledby="walk-title">
       <h1 id="walk-title" class="h5">Supply and permission</h1>
+      <p class="soft m-0">
+        Where does the voltage stop? The likeliest to be open stands first.
+        <RouterLink :to="{ name: 'drawing', params: route.params }" data-test="to-drawing">Whole diagram</RouterLink>
+      </p>
       <div class="chains" role="group" aria-label="Which chain">
         <button
           v-for="c in chains"
@@ -62,7 +67,7 @@ async function take() {
           :data-test="`chain-${c.id}`"
           @click="chosen = c.id"
         >
-          {{ c.label }} <span class="soft">{{ c.done ? 'walked' : `open? ${percent(c.interrupted)}` }}</span>
+          {{ c.label }} <span class="soft">{{ c.done ? 'walked' : percent(c.interrupted) }}</span>
         </button>
       </div>
       <template v-if="chain">
@@ -75,6 +80,15 @@ async function take() {
         </p>
         <ol class="points">
           <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">
+            <p v-for="(l, i) in p.links" :key="i" class="link" :class="{ open: !l.state.closed, sound: l.state.sound }">
+              <svg viewBox="-2 -14 40 28" width="28" height="26" aria-hidden="true">
+                <g transform="translate(18 0) rotate(90) translate(-18 0)">
+                  <path :d="symbolPath(l.by, l.state.closed)" />
+                </g>
+              </svg>
+              <span class="what">{{ l.what }}</span>
+              <span v-if="l.state.suspected >= 0.02" class="num">{{ percent(l.state.suspected) }}</span>
+            </p>
             <button type="button" :disabled="closed" :aria-current="p.net === point?.net" @click="at = p.net">
               <span class="spot" aria-hidden="true"
                 ><i v-if="p.net === point?.net">R</i><template v-else-if="p.mark === 'LIVE'">●</template
@@ -203,6 +217,27 @@ async function take() {
 }
 .points .here button {
   background: var(--next-soft);
+}
+.link {
+  display: grid;
+  grid-template-columns: 2rem minmax(0, 1fr) auto;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 26px;
+  margin: 0;
+  padding-right: 0.5rem;
+  color: var(--ink-soft);
+}
+.link svg {
+  justify-self: center;
+}
+.link path {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
+}
+.link.sound .what {
+  text-decoration: line-through;
 }
 .spot {
   text-align: center;

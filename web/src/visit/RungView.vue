@@ -61,9 +61,9 @@ const suspect = (s: RungStep) => (s.state && s.state.suspected >= 0.02 ? s.state
           </svg>
           <span v-if="s.what" class="what">
             <span class="name">{{ s.what }}</span>
-            <span v-if="s.state && opens(s.by)" class="soft"> {{ s.state.closed ? 'closed' : 'open' }}</span>
-            <strong v-if="suspect(s)"> {{ percent(suspect(s)) }}</strong>
-            <span v-else-if="s.state?.sound" class="soft"> sound</span>
+            <span v-if="s.state && opens(s.by)" class="soft">{{ s.state.closed ? 'closed' : 'open' }}</span>
+            <strong v-if="suspect(s)">{{ percent(suspect(s)) }}</strong>
+            <span v-else-if="s.state?.sound" class="soft">sound</span>
           </span>
         </div>
         <button
@@ -111,6 +111,11 @@ ol {
   grid-template-columns: 2.25rem minmax(0, 1fr);
   align-items: center;
   min-height: 40px;
+}
+.what {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.6rem;
 }
 .by svg {
   justify-self: center;

@@ -49,7 +49,7 @@ const panePoints = ref<HTMLElement>()
 const paneSuspects = ref<HTMLElement>()
 const panes = [
   { name: 'sequence', el: paneSequence },
-  { name: 'points', el: panePoints },
+  { name: 'circuit', el: panePoints },
   { name: 'causes', el: paneSuspects },
 ]
 const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
@@ -143,7 +143,7 @@ function pick(net: string) {
         Does not fit the rest. Measure again: {{ page.repeats.join('; ') }}
       </p>
     </div>
-    <nav class="swipe" aria-label="Sequence, points, causes">
+    <nav class="swipe" aria-label="Sequence, circuit, causes">
       <button v-for="p in panes" :key="p.name" type="button" class="key quiet" @click="show(p.el.value)">
         {{ p.name }}
       </button>
@@ -167,9 +167,9 @@ function pick(net: string) {
           />
           <TimingDiagram :diagram="page.diagram" :mark="test?.at ?? null" :now="runTime" :taps="page.taps" />
         </section>
-        <section ref="panePoints" class="pane points" aria-label="Points" tabindex="0">
+        <section ref="panePoints" class="pane points" aria-label="Circuit" tabindex="0">
           <div class="pane-head">
-            <h2 class="eyebrow">points{{ test ? `, expected: ${test.moment}` : '' }}</h2>
+            <h2 class="eyebrow">circuit{{ test ? `, expected: ${test.moment}` : '' }}</h2>
             <RouterLink class="key quiet" :to="{ name: 'drawing', params: route.params }" data-test="to-drawing"
               >whole diagram</RouterLink
             >

@@ -6,6 +6,7 @@ import {
   type Cable,
   type Chain,
   type ChangeLine,
+  type Connection,
   type Drawing,
   type History,
   type Proving,
@@ -79,6 +80,11 @@ export const useQuotes = () =>
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))
+
+export const useConnections = () =>
+  useDetail('connections', (id) =>
+    answer<Connection[]>(api.GET('/api/visits/{id}/connections', { params: { path: { id } } })),
+  )
 
 /** The ladder diagram at a moment; at that of the next test where none is chosen. */
 export function useDrawing(moment: Ref<string>) {

@@ -6,6 +6,7 @@ import * as client from '../api/client'
 import type { VisitHandle } from '../api/useVisit'
 import BeforePower from './BeforePower.vue'
 import { visitKey } from './handle'
+import ConnectionView from './ConnectionView.vue'
 import DrawingView from './DrawingView.vue'
 import PowerView from './PowerView.vue'
 import RungView from './RungView.vue'
@@ -60,6 +61,7 @@ describe('the walk along the supply', () => {
     label: `at ${net}`,
     where: '',
     mark: 'UNKNOWN',
+    links: [],
     due: '27 V',
     ...more,
   })
@@ -79,7 +81,14 @@ describe('the walk along the supply', () => {
     momentLabel: 'no call',
     mayBeGhost: false,
     cautions: ['Line voltage.'],
-    points: [point('SEC', { mark: 'LIVE', reading: '27 V' }), point('R', { next: true }), point('W')],
+    points: [
+      point('SEC', { mark: 'LIVE', reading: '27 V' }),
+      point('R', {
+        next: true,
+        links: [{ by: 'FUSE', what: 'board fuse', state: { closed: true, suspected: 0.12, sound: false } }],
+      }),
+      point('W'),
+    ],
     ...more,
   })
 
@@ -143,6 +152,33 @@ const step = (net: string, more = {}) => ({
   what: 'limit',
   state: { closed: true, suspected: 0, sound: false },
   ...more,
+})
+
+describe('the connections', () => {
+  it('tell where each conductor of a board goes, and lead to a reading there', async () => {
+    answers.connections = [
+      {
+        board: 'control board',
+        terminals: [
+          { net: 'W', label: 'W on the board', colour: 'white', leads: [{ by: '', to: 'W at the thermostat' }] },
+        ],
+        plugs: [
+          {
+            id: 'P1',
+            label: 'plug of the safeties',
+            pins: [{ net: 'R', label: 'R', colour: 'red', leads: [{ by: 'P1 pin 1', to: 'limit feed side' }] }],
+          },
+        ],
+      },
+    ]
+    const page = shown(ConnectionView)
+    await flushPromises()
+    expect(page.text()).toMatch(
+      /W at the thermostat.*W on the board.*control board.*P1 · plug of the safeties.*P1 pin 1 to limit feed side/s,
+    )
+    await page.get('[data-test=terminal-W]').trigger('click')
+    expect(page.emitted('pick')).toEqual([['W']])
+  })
 })
 
 describe('the rung', () => {

@@ -2,6 +2,7 @@ package bricksignal.packs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.core.drawing.BoardBlock;
 import bricksignal.core.drawing.Ladder;
 import bricksignal.core.drawing.Sheet;
 import bricksignal.core.unit.Point;
@@ -118,6 +119,19 @@ class DrawingTest {
         List<Ladder.Step> way = ladder(model).way("valve-hot", "valve-com");
         assertThat(way).extracting(Ladder.Step::net).containsSubsequence("SEC", "R", "lim-in", "lim-out", "roll-out", "HLI", "ps-com", "ps-no", "PSI", "MV", "valve-hot", "valve-com", "C");
         assertThat(way).extracting(step -> step.by().map(edge -> edge.element()).orElse("")).containsSubsequence("fuse", "limit", "rollout", "draft-switch", "relay-gas", "gas-valve");
+    }
+
+    @Test
+    void boardHasItsPlugsAndTerminalsAtItsEdges() {
+        List<BoardBlock> boards = BoardBlock.of(ladder(PackLibrary.ready("f1-furnace").model()));
+        BoardBlock board = boards.get(0);
+        assertThat(boards).hasSize(1);
+        assertThat(board.terminals()).extracting(BoardBlock.Terminal::net).contains("W", "Y", "G", "L1", "FS").doesNotContain("tstat-R");
+        assertThat(board.terminals()).filteredOn(terminal -> terminal.net().equals("W")).singleElement().satisfies(terminal ->
+                assertThat(terminal.leads()).extracting(BoardBlock.Lead::to).containsExactly("tstat-W"));
+        assertThat(board.plugs().get("P1")).extracting(BoardBlock.Terminal::net).containsExactlyInAnyOrder("HLI", "PSI", "R");
+        assertThat(BoardBlock.of(ladder(PackLibrary.ready("f14-rooftop").model()))).as("unit board, ignition board, phase monitor")
+                .extracting(block -> block.board().id()).contains("unit-board", "ignition-board");
     }
 
     @Test

@@ -6,6 +6,8 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.chain.Chain;
 import bricksignal.core.diagnosis.chain.ChainWalk;
+import bricksignal.core.drawing.Ladder;
+import bricksignal.core.drawing.Symbol;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
@@ -33,14 +35,18 @@ public record ChainPage(String id, Message label, String common, String commonLa
     /** What hangs on another chain is as likely open as that one: only by more than this does a chain stand before an earlier one. Ours. */
     private static final double LIKELIER = 0.05;
 
-    /** A point of a chain; due is what a unit in good order has there. */
+    /** A point of a chain; due is what a unit in good order has there, and links are what leads to it from the point before. */
     public record ChainPoint(String net, String label, String where, String colour, Message due, ChainWalk.Mark mark,
-            @Nullable Message reading, boolean next) {
+            @Nullable Message reading, boolean next, List<ChainLink> links) {
+    }
+
+    /** What lies between two points; nothing is said of a plain wire. */
+    public record ChainLink(Symbol by, Message what, ElementState state) {
     }
 
     /** The walks along all chains of a case's unit; the one that is likeliest interrupted and not done stands first. */
     public static List<ChainPage> of(Case now) {
-        List<ChainPage> pages = new ArrayList<>(now.unit().chains().stream().map(chain -> of(now.diagnosis(), chain)).toList());
+        List<ChainPage> pages = new ArrayList<>(now.unit().chains().stream().map(chain -> of(now, chain)).toList());
         pages.stream().filter(page -> !page.done()).reduce((a, b) -> b.interrupted() > a.interrupted() + LIKELIER ? b : a).ifPresent(first -> {
             pages.remove(first);
             pages.add(0, first);
@@ -48,7 +54,10 @@ public record ChainPage(String id, Message label, String common, String commonLa
         return pages;
     }
 
-    private static ChainPage of(Diagnosis diagnosis, Chain chain) {
+    private static ChainPage of(Case now, Chain chain) {
+        Diagnosis diagnosis = now.diagnosis();
+        CircuitNow circuit = new CircuitNow(now, chain.moment());
+        List<Ladder.Step> way = now.unit().ladder().way(chain.net(chain.readings().size() - 1), chain.common());
         UnitModel model = diagnosis.pack().model();
         ChainWalk walk = ChainWalk.of(chain, diagnosis);
         OptionalInt next = walk.next();
@@ -59,7 +68,7 @@ public record ChainPage(String id, Message label, String common, String commonLa
             Point point = model.point(chain.net(i));
             points.add(new ChainPoint(point.net(), point.label(), point.where(), point.colour(), new Message.Amount(reading.mode(),
                     diagnosis.pack().predictions().nominalValue(reading)), walk.marks().get(i), last(diagnosis, chain, i),
-                    next.isPresent() && next.getAsInt() == i));
+                    next.isPresent() && next.getAsInt() == i, i == 0 ? List.of() : links(circuit, way, chain.net(i - 1), chain.net(i))));
             cautions.addAll(TestPage.cautions(diagnosis.pack(), reading));
         }
         MeterMode mode = chain.readings().get(0).mode();
@@ -68,6 +77,14 @@ public record ChainPage(String id, Message label, String common, String commonLa
                 walk.marks().contains(ChainWalk.Mark.GHOST), chain.moment(), model.moment(chain.moment()).label(),
                 walk.interrupted(), walk.done(), points, said(model, walk), culprits(model, walk),
                 cautions.stream().distinct().toList());
+    }
+
+    /** What lies on a way between two of its places; nothing where they are not on it in that order. */
+    private static List<ChainLink> links(CircuitNow circuit, List<Ladder.Step> way, String from, String to) {
+        List<String> nets = way.stream().map(Ladder.Step::net).toList();
+        int first = nets.indexOf(from);
+        int last = nets.indexOf(to);
+        return first < 0 || last < first ? List.of() : way.subList(first + 1, last + 1).stream().flatMap(step -> step.by().stream()).map(circuit::link).toList();
     }
 
     private static @Nullable Message last(Diagnosis diagnosis, Chain chain, int place) {

@@ -8,6 +8,7 @@ import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.HypothesisId;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.drawing.Edge;
 import bricksignal.core.drawing.Ladder;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
@@ -116,6 +117,11 @@ final class CircuitNow {
     List<RungStep> aroundTheLikeliest() {
         return now.diagnosis().ranking().stream().flatMap(id -> elements(now.diagnosis().hypothesis(id)).stream()).map(now.unit().ladder()::wayThrough)
                 .filter(some -> !some.isEmpty()).findFirst().orElse(List.of()).stream().map(this::step).toList();
+    }
+
+    /** Something that lies between two places. */
+    ChainPage.ChainLink link(Edge edge) {
+        return new ChainPage.ChainLink(edge.symbol(), now.unit().ladder().label(edge), state(edge.element()));
     }
 
     private RungStep step(Ladder.Step step) {

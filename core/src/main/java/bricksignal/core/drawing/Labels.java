@@ -27,10 +27,11 @@ final class Labels {
         return model.points().stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).map(Message::said).orElse(Message.NOTHING);
     }
 
-    /** What stands beside something drawn: the part, the pin of its plug, the relay of the board; a plain wire says nothing. */
+    /** What stands beside something drawn: the part, the pin of its plug, the relay of the board; a wire that is no part says nothing. */
     Message edge(Edge edge) {
         return switch (edge.symbol()) {
-            case WIRE -> Message.NOTHING;
+            case WIRE -> model.partWith(edge.element()).filter(part -> part.kind() == Part.Kind.PART && !part.field()).map(Part::label).map(Message::said)
+                    .orElse(Message.NOTHING);
             case PIN -> pin(edge.element());
             case CONTACT -> relay(edge.element()).orElseGet(() -> part(edge));
             case ELECTRONICS -> electronics(edge);

@@ -35,6 +35,14 @@ public final class Ladder {
         return model;
     }
 
+    List<Edge> edges() {
+        return wiring.edges();
+    }
+
+    boolean onABoard(Edge edge) {
+        return new Labels(model).onABoard(edge);
+    }
+
     List<Rungs> sections() {
         return sections;
     }
@@ -116,6 +124,12 @@ public final class Ladder {
     /** What stands beside something drawn: nothing for a plain wire. */
     public Message label(Edge edge) {
         return new Labels(model).edge(edge);
+    }
+
+    /** What lies at a net beyond something drawn, by the first that has a name; nothing where none has. */
+    public Message beyond(Edge edge, String net) {
+        return wiring.edges().stream().filter(other -> other.touches(net) && !other.equals(edge)).map(this::label).filter(label -> !label.equals(Message.NOTHING)).findFirst()
+                .orElseGet(() -> label(edge));
     }
 
     /** The way around something drawn, by its element; empty where it is not. */

@@ -197,7 +197,7 @@ final class Paper {
         /** A symbol in the middle of its column, with wires to both of its ends. */
         private void cell(Rungs.Cell cell, double from, double to, double y) {
             if (cell.edge().symbol() == Symbol.WIRE) {
-                marks.add(new Sheet.Mark(cell.edge().element(), Symbol.WIRE, from, to, y, List.of(), false));
+                marks.add(new Sheet.Mark(cell.edge().element(), Symbol.WIRE, from, to, y, Lettering.lines(edge(cell.edge())), false));
                 return;
             }
             double left = (from + to - SYMBOL) / 2;

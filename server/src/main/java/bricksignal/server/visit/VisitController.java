@@ -8,6 +8,7 @@ import bricksignal.casework.page.CablePage;
 import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.ChainPage;
+import bricksignal.casework.page.ConnectionPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.DrawingPage;
 import bricksignal.casework.page.LampPage;
@@ -254,6 +255,12 @@ class VisitController {
             }
             return DrawingPage.of(open.now(), moment == null ? CasePages.moment(open.now()) : moment, words::of);
         });
+    }
+
+    /** Each board with its terminals and plugs, and where their conductors go. */
+    @GetMapping("/api/visits/{id}/connections")
+    List<ConnectionPage> connections(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> ConnectionPage.of(open.now()));
     }
 
     /** What is looked at before the power is touched, most telling first. */
