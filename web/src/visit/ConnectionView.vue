@@ -26,7 +26,7 @@ const goes = (p: ConnectionPlace) => p.leads.map((l) => [l.by, l.to].filter(Bool
       <h2 class="h5">{{ b.board }}</h2>
       <div class="plugs">
         <section v-for="p in b.plugs" :key="p.id" :aria-label="p.label">
-          <h3 class="eyebrow">{{ p.id }} · {{ p.label }}</h3>
+          <h3 class="eyebrow">{{ p.label.startsWith(p.id) ? p.label : `${p.id} · ${p.label}` }}</h3>
           <ul class="edge right">
             <li v-for="t in p.pins" :key="t.net">
               <button type="button" @click="emit('pick', t.net)">

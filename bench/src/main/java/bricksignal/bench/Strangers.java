@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Units that are not the one the engine has: another legal logic of the board (edits of the pack's text, invented, after what
@@ -126,12 +127,15 @@ final class Strangers {
 
     private final List<UnitModel> kinds = new ArrayList<>();
 
-    /** The kinds of board of a composition: as declared, and with each edit. */
+    /** The kinds of board of a composition: as declared, and with each edit that it has a place for; the usual one has one for all. */
     Strangers(Composition composition) {
         String family = composition.family();
         String text = Chosen.text(composition);
         kinds.add(PackReader.read(text));
         for (String[] edit : EDITS.getOrDefault(family, new String[0][])) {
+            if (!composition.usual() && !says(text, edit)) {
+                continue;
+            }
             String other = text;
             for (int i = 0; i < edit.length; i += 2) {
                 if (!other.contains(edit[i])) {
@@ -142,6 +146,11 @@ final class Strangers {
             }
             kinds.add(PackReader.read(other));
         }
+    }
+
+    /** Whether a composition has all that an edit changes: others have other sequences. */
+    private static boolean says(String text, String[] edit) {
+        return IntStream.range(0, edit.length / 2).allMatch(i -> text.contains(edit[2 * i]));
     }
 
     /** One of the kinds, most of them not as declared. */
