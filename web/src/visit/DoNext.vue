@@ -228,8 +228,8 @@ onKeyStroke(['w', 'W'], (event) => {
   display: flex;
   gap: 0 0.5rem;
   align-items: baseline;
-  border: 1px dashed var(--line);
-  padding: 0.1rem 0.5rem;
+  border-left: 3px dotted var(--line);
+  padding: 0 0.5rem;
   font-size: 0.875rem;
   max-width: 25rem;
   min-width: 0;
@@ -238,8 +238,7 @@ onKeyStroke(['w', 'W'], (event) => {
   white-space: nowrap;
 }
 .outcomes li.nominal {
-  border-style: solid;
-  border-width: 2px;
+  border-left: 5px solid var(--line);
 }
 .who {
   overflow: hidden;

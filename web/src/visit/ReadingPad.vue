@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import type { Problem, TestView } from '../api/client'
+import MeterScale from './MeterScale.vue'
 import StampRow from './StampRow.vue'
 
 const props = defineProps<{ test: TestView; problem: Problem | null; busy: boolean }>()
@@ -48,6 +49,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <section class="pad" aria-label="Reading">
     <template v-if="test.reading">
       <StampRow v-if="test.stamp" :key="test.id" :test="test" />
+      <MeterScale :outcomes="test.outcomes" :typed="typed" />
       <output class="display num" :class="{ empty: !typed }" data-test="display" aria-live="polite"
         >{{ typed || '– – –' }}<small>{{ test.unit }}</small></output
       >

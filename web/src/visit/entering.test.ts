@@ -7,6 +7,7 @@ import type { VisitHandle } from '../api/useVisit'
 import CallPanel from './CallPanel.vue'
 import FreeReading from './FreeReading.vue'
 import { visitKey } from './handle'
+import { scaleOf } from './scale'
 import LogList from './LogList.vue'
 import LoginInPlace from './LoginInPlace.vue'
 import PackNews from './PackNews.vue'
@@ -14,7 +15,7 @@ import ReadingPad from './ReadingPad.vue'
 
 vi.mock('../api/client', () => ({ api: { GET: vi.fn() }, answer: vi.fn(), logIn: vi.fn() }))
 
-const reading = { id: 'v.HLI', reading: true, canReadOpen: false, unit: 'V AC' }
+const reading = { id: 'v.HLI', reading: true, canReadOpen: false, unit: 'V AC', outcomes: [] as unknown[] }
 const pad = (test = {}, more = {}) =>
   mount(ReadingPad, {
     props: { test: { ...reading, ...test } as never, problem: null, busy: false, ...more },
@@ -38,6 +39,46 @@ function within(component: Component, handle: Partial<Record<keyof VisitHandle, 
 
 afterEach(() => {
   document.body.innerHTML = ''
+})
+
+describe('the scale of the meter', () => {
+  const outcome = (expected: string, from: number, to: number, more = {}) => ({
+    expected,
+    probability: 0.5,
+    nominal: false,
+    suspects: [],
+    ends: '',
+    band: { from, to, open: false },
+    ...more,
+  })
+
+  it('has a band for each thing that may be read, and OL where that may be', () => {
+    const scale = scaleOf([
+      outcome('27 V', 26, 28, { nominal: true }),
+      outcome('0 V', -0.2, 0.2),
+      outcome('OL', 0, 0, { band: { from: 0, to: 0, open: true } }),
+    ])!
+    expect(scale.bars).toHaveLength(2)
+    expect(scale.bars[0]!.at).toBeGreaterThan(scale.bars[1]!.at + scale.bars[1]!.wide)
+    expect(scale.bars[1]!.wide, 'narrow, and still to be seen').toBeGreaterThanOrEqual(1.5)
+    expect(scale.open!.expected).toBe('OL')
+    expect(scale.place(27)).toBeGreaterThan(scale.bars[0]!.at)
+    expect(scale.place(27)).toBeLessThan(scale.bars[0]!.at + scale.bars[0]!.wide)
+  })
+
+  it('is none where nothing is a number, and holds what is typed far beyond it', () => {
+    expect(scaleOf([outcome('yes', 0, 0, { band: undefined })])).toBeUndefined()
+    expect(scaleOf([outcome('27 V', 26, 28)])!.place(1e6)).toBe(100)
+  })
+
+  it('moves its mark as a reading is typed', async () => {
+    const page = pad({ outcomes: [outcome('27 V', 26, 28, { nominal: true })] })
+    expect(page.find('[data-test=mark]').exists()).toBe(false)
+    await typeOn('2')
+    const first = page.get('[data-test=mark]').attributes('style')
+    await typeOn('7')
+    expect(page.get('[data-test=mark]').attributes('style')).not.toBe(first)
+  })
 })
 
 describe('the pad', () => {

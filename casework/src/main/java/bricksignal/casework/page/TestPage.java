@@ -50,8 +50,27 @@ public record TestPage(String id, Message title, Message instruction, boolean re
     private static final double WORTH_NAMING = 0.005;
     private static final int MOST_SUSPECTS = 4;
 
-    /** What a test may show; nominal where a unit in good order shows it; ends where it stops the work. */
-    public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects, Message ends) {
+    /** What a test may show; nominal where a unit in good order shows it; ends where it stops the work; band on the scale of the meter, null for no number. */
+    public record Outcome(Message expected, double probability, boolean nominal, List<Message> suspects, Message ends, @Nullable Band band) {
+    }
+
+    /**
+     * Where a reading lies nineteen times of twenty, in the unit of the reading; both are 0 for an open circuit on ohms.
+     *
+     * @param open true for OL
+     */
+    public record Band(double from, double to, boolean open) {
+
+        /** Of a normal distribution so many deviations hold nineteen of twenty. */
+        private static final double WIDE = 2;
+
+        static @Nullable Band of(Case now, Test test, Prediction looksLike) {
+            if (!(looksLike instanceof Prediction.Number number) || !(test instanceof Test.Reading reading)) {
+                return null;
+            }
+            return Double.isInfinite(number.mean()) ? new Band(0, 0, true) : new Band(amount(now, reading, number.mean() - WIDE * number.sigma()).value(),
+                    amount(now, reading, number.mean() + WIDE * number.sigma()).value(), false);
+        }
     }
 
     /**
@@ -118,7 +137,8 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         return proposal.branches().stream().filter(b -> b.probability() >= WORTH_NAMING).map(branch -> {
             Message expected = expected(now, proposal.test(), branch.looksLike());
             return new Outcome(expected, branch.probability(), near(nominal, branch.looksLike()) || expected.equals(due),
-                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS), ends(now, proposal.test(), branch.looksLike()));
+                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS), ends(now, proposal.test(), branch.looksLike()),
+                    Band.of(now, proposal.test(), branch.looksLike()));
         }).toList();
     }
 
