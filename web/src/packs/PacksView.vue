@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import { answer, api, plain, Problem, type Diagram, type Family, type FaultProof } from '../api/client'
+import { answer, api, plain, Problem, type Diagram, type Drawing, type Family, type FaultProof } from '../api/client'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
+import LadderSheet from '../visit/LadderSheet.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import OwnPacks from './OwnPacks.vue'
 
@@ -11,7 +12,7 @@ import OwnPacks from './OwnPacks.vue'
 const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
 const family = ref('')
 const chosen = ref<Record<string, string>>({})
-const shown = ref<'run' | 'proof' | 'text' | 'own'>('run')
+const shown = ref<'run' | 'diagram' | 'proof' | 'text' | 'own'>('run')
 
 watch(families.data, (all) => (family.value ||= all?.[0]?.id ?? ''), { immediate: true })
 watch(family, () => (chosen.value = {}))
@@ -38,6 +39,20 @@ const run = useQuery({
   enabled: computed(() => !!family.value && shown.value === 'run'),
   ...patient,
 })
+const moment = ref('')
+watch([family, choice], () => (moment.value = ''))
+const drawing = useQuery({
+  queryKey: computed(() => ['pack', family.value, choice.value, 'drawing', moment.value]),
+  queryFn: () =>
+    answer<Drawing>(
+      api.GET('/api/packs/{id}/drawing', {
+        params: { path: { id: family.value }, query: { choice: choice.value, moment: moment.value || undefined } },
+      }),
+    ),
+  enabled: computed(() => !!family.value && shown.value === 'diagram'),
+  placeholderData: (before, query) => (query?.queryKey[1] === family.value ? before : undefined),
+  ...patient,
+})
 const proof = useQuery({
   queryKey: computed(() => ['pack', family.value, choice.value, 'proof']),
   queryFn: () => answer<FaultProof[]>(api.GET('/api/packs/{id}/proof', asked.value)),
@@ -62,7 +77,9 @@ async function kept(id: string) {
   await families.refetch()
 }
 const problem = computed(
-  () => [unit, run, proof, text].map((query) => query.error.value).find((error) => error instanceof Error)?.message,
+  () =>
+    [unit, run, drawing, proof, text].map((query) => query.error.value).find((error) => error instanceof Error)
+      ?.message,
 )
 </script>
 
@@ -97,6 +114,15 @@ const problem = computed(
         <button
           type="button"
           class="key"
+          :aria-pressed="shown === 'diagram'"
+          data-test="to-diagram"
+          @click="shown = 'diagram'"
+        >
+          Diagram
+        </button>
+        <button
+          type="button"
+          class="key"
           :aria-pressed="shown === 'proof'"
           data-test="to-proof"
           @click="shown = 'proof'"
@@ -115,6 +141,22 @@ const problem = computed(
         <h2 class="h5">Its normal run</h2>
         <TimingDiagram v-if="run.data.value" :diagram="run.data.value" />
         <p v-else-if="!problem" role="status">Running it.</p>
+      </template>
+      <template v-else-if="shown === 'diagram'">
+        <h2 class="h5">Its ladder diagram</h2>
+        <p class="soft">Percent: of all its failures, before anything is known.</p>
+        <div v-if="drawing.data.value" class="sheet">
+          <LadderSheet :drawing="drawing.data.value">
+            <label
+              >As in a healthy unit
+              <select v-model="moment" class="form-select" data-test="moment">
+                <option v-if="!moment" value="">{{ drawing.data.value.momentLabel }}</option>
+                <option v-for="m in unit.data.value?.moments ?? []" :key="m.id" :value="m.id">{{ m.label }}</option>
+              </select>
+            </label>
+          </LadderSheet>
+        </div>
+        <p v-else-if="!problem" role="status">Drawing it.</p>
       </template>
       <template v-else-if="shown === 'proof'">
         <h2 class="h5">How each fault is proven</h2>
@@ -143,6 +185,11 @@ const problem = computed(
 </template>
 
 <style scoped lang="scss">
+.sheet {
+  display: flex;
+  height: min(70vh, 44rem);
+  border: 1px solid var(--line-soft);
+}
 .packs {
   max-width: 76rem;
   display: grid;

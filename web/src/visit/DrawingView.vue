@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { DrawingSpot } from '../api/client'
-import { conductorColour } from './conductor'
 import ConnectionView from './ConnectionView.vue'
-import { percent } from './format'
 import { useHandle } from './handle'
-import { symbolPath } from './symbols'
+import LadderSheet from './LadderSheet.vue'
 import { useDrawing } from './useDetails'
 
-/** The whole ladder diagram: to be scrolled, pinched and searched; a point that is touched is read there. */
+/** The diagrams of the unit: a point that is touched is read there. */
 const { unit, page, visit } = useHandle()
 const route = useRoute()
 const router = useRouter()
-const moment = ref('')
+const moment = ref(typeof route.query.moment === 'string' ? route.query.moment : '')
 const kinds = [
   { id: 'ladder', label: 'Ladder' },
   { id: 'board', label: 'Connections' },
@@ -22,67 +19,8 @@ const kind = ref<(typeof kinds)[number]['id']>('ladder')
 const { data: drawing, isPending } = useDrawing(moment)
 const next = computed(() => page.value?.next)
 const moments = computed(() => unit.value!.moments)
-
-const STEP = 1.25
-const [LEAST, MOST] = [0.4, 3]
-const scale = ref(globalThis.innerWidth < 700 ? 0.85 : 1)
-const zoom = (by: number) => (scale.value = Math.min(MOST, Math.max(LEAST, scale.value * by)))
-const frame = ref<HTMLElement>()
-/** Two fingers, each where it is. */
-const fingers = new Map<number, { x: number; y: number }>()
-const apart = () => {
-  const [a, b] = [...fingers.values()]
-  return a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0
-}
-function down(event: PointerEvent) {
-  if (event.pointerType === 'touch') fingers.set(event.pointerId, { x: event.clientX, y: event.clientY })
-}
-function moved(event: PointerEvent) {
-  if (!fingers.has(event.pointerId) || fingers.size !== 2) return
-  const before = apart()
-  fingers.set(event.pointerId, { x: event.clientX, y: event.clientY })
-  if (before) zoom(apart() / before)
-}
-const up = (event: PointerEvent) => fingers.delete(event.pointerId)
-function keyed(event: KeyboardEvent) {
-  if (event.key === '+' || event.key === '=') zoom(STEP)
-  else if (event.key === '-') zoom(1 / STEP)
-  else return
-  event.preventDefault()
-}
-
-const search = ref('')
-const named = computed(() => (drawing.value?.spots ?? []).filter((s) => s.label.length))
-const hits = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return words.length
-    ? named.value.filter((s) => words.every((w) => s.label.join(' ').toLowerCase().includes(w))).slice(0, 6)
-    : []
-})
-const at = ref('')
-async function show(net: string) {
-  at.value = net
-  search.value = ''
-  await nextTick()
-  const spot = named.value.find((s) => s.net === net)
-  const box = frame.value
-  if (spot && box)
-    box.scrollTo({
-      left: spot.x * scale.value - box.clientWidth / 2,
-      top: spot.y * scale.value - box.clientHeight / 2,
-    })
-}
-watch(
-  () => [drawing.value?.moment, next.value?.red] as const,
-  ([ready, red]) => ready && red && show(red),
-  { immediate: true },
-)
-const probe = (s: DrawingSpot) => (s.net === next.value?.red ? 'R' : s.net === next.value?.black ? 'B' : '')
 function toReading(net: string) {
   if (!visit.value!.closedAt) router.push({ name: 'work', params: route.params, query: { point: net } })
-}
-function read(s: DrawingSpot) {
-  if (s.label.length) toReading(s.net)
 }
 </script>
 
@@ -103,161 +41,18 @@ function read(s: DrawingSpot) {
           {{ k.label }}
         </button>
       </div>
-      <label v-if="kind === 'ladder'" class="pick"
+    </header>
+    <ConnectionView v-if="kind === 'board'" @pick="toReading" />
+    <p v-else-if="isPending" class="soft p-3">Drawing.</p>
+    <LadderSheet v-else-if="drawing" :drawing="drawing" :black="next?.black" :red="next?.red" @pick="toReading">
+      <label class="pick"
         >As in a healthy unit
         <select v-model="moment" class="form-select" data-test="moment">
           <option value="">{{ drawing && !moment ? drawing.momentLabel : 'at the next test' }}</option>
           <option v-for="m in moments" :key="m.id" :value="m.id">{{ m.label }}</option>
         </select>
       </label>
-      <div v-if="kind === 'ladder'" class="find">
-        <label class="visually-hidden" for="find-point">Find a point</label>
-        <input
-          id="find-point"
-          v-model="search"
-          class="form-control field"
-          placeholder="Find a point"
-          autocomplete="off"
-          data-test="find-point"
-        />
-        <ul v-if="hits.length">
-          <li v-for="h in hits" :key="h.net">
-            <button type="button" class="key quiet" @click="show(h.net)">{{ h.label.join(' ') }}</button>
-          </li>
-        </ul>
-      </div>
-      <div v-if="kind === 'ladder'" class="zoom" role="group" aria-label="Size">
-        <button type="button" class="key" aria-label="Smaller" @click="zoom(1 / STEP)">−</button>
-        <button type="button" class="key" aria-label="Larger" @click="zoom(STEP)">+</button>
-      </div>
-    </header>
-    <ConnectionView v-if="kind === 'board'" @pick="toReading" />
-    <p v-else-if="isPending" class="soft p-3">Drawing.</p>
-    <div
-      v-else-if="drawing"
-      ref="frame"
-      class="frame"
-      tabindex="0"
-      role="group"
-      aria-label="Ladder diagram of the unit"
-      @pointerdown="down"
-      @pointermove="moved"
-      @pointerup="up"
-      @pointercancel="up"
-      @keydown="keyed"
-    >
-      <svg
-        :viewBox="`0 0 ${drawing.width} ${drawing.height}`"
-        :width="drawing.width * scale"
-        :height="drawing.height * scale"
-        data-test="sheet"
-      >
-        <template v-for="m in drawing.marks" :key="`b${m.element}${m.x}`">
-          <rect
-            v-if="m.board"
-            class="board"
-            :x="m.x - 8"
-            :y="m.y - 14"
-            :width="m.right - m.x + 16"
-            :height="22 + 14 * m.label.length"
-          />
-        </template>
-        <path
-          v-for="(w, i) in drawing.wires"
-          :key="`w${i}`"
-          class="wire"
-          :class="{ live: w.live }"
-          :d="`M${w.x} ${w.y}L${w.right} ${w.bottom}`"
-        />
-        <g
-          v-for="m in drawing.marks"
-          :key="`${m.element}${m.x}${m.y}`"
-          class="mark"
-          :class="{ suspect: m.state.suspected >= 0.02, sound: m.state.sound }"
-          :data-element="m.element"
-        >
-          <path v-if="m.symbol === 'WIRE'" class="wire" :d="`M${m.x} ${m.y}H${m.right}`" />
-          <path v-else :transform="`translate(${m.x} ${m.y})`" :d="symbolPath(m.symbol, m.state.closed)" />
-          <text
-            v-for="(line, k) in m.label"
-            :key="k"
-            :x="(m.x + m.right) / 2"
-            :y="m.y + 23 + 14 * k"
-            text-anchor="middle"
-          >
-            {{ line }}
-          </text>
-          <text
-            v-if="m.state.suspected >= 0.02"
-            class="share"
-            :x="(m.x + m.right) / 2"
-            :y="m.y + 23 + 14 * m.label.length"
-            text-anchor="middle"
-          >
-            {{ percent(m.state.suspected) }}
-          </text>
-          <path v-if="m.state.sound" class="through" :d="`M${m.x - 2} ${m.y + 10}L${m.right + 2} ${m.y - 10}`" />
-        </g>
-        <template v-for="(e, i) in drawing.ends" :key="`e${i}`">
-          <g v-if="e.ground" class="end">
-            <path :d="`M${e.x} ${e.y}v7m-9 0h18m-15 4h12m-9 4h6`" />
-            <text v-if="e.label" :x="e.x + 13" :y="e.y + 18">{{ e.label }}</text>
-          </g>
-          <g v-else class="end flag" role="link" tabindex="0" @click="show(e.net)" @keydown.enter="show(e.net)">
-            <path :d="`M${e.x} ${e.y}l${e.leftwards ? -9 : 9} -6v12z`" />
-            <text :x="e.x + (e.leftwards ? -12 : 12)" :y="e.y + 4" :text-anchor="e.leftwards ? 'end' : 'start'">
-              {{ e.label }}
-            </text>
-          </g>
-        </template>
-        <g
-          v-for="s in drawing.spots"
-          :key="s.net"
-          class="spot"
-          :class="{ live: s.live, here: s.net === at, named: s.label.length }"
-          :data-net="s.net"
-          :role="s.label.length ? 'button' : undefined"
-          :tabindex="s.label.length ? 0 : undefined"
-          :aria-label="
-            s.label.length
-              ? `${s.label.join(' ')}, expected ${s.expected}${s.found ? `, found ${s.found}` : ''}`
-              : undefined
-          "
-          @click="read(s)"
-          @keydown.enter="read(s)"
-        >
-          <rect v-if="s.label.length" class="touch" :x="s.x - 12" :y="s.y - 44" width="100" height="56" />
-          <rect
-            v-if="s.colour"
-            class="colour"
-            :x="s.x + 5"
-            :y="s.y - 9"
-            width="14"
-            height="5"
-            :style="{ fill: conductorColour(s.colour) }"
-          />
-          <circle :cx="s.x" :cy="s.y" :r="s.label.length ? 4.5 : 2" />
-          <text
-            v-for="(line, k) in s.label"
-            :key="k"
-            class="name"
-            :x="s.x + 4"
-            :y="s.y - 14 - 14 * (s.label.length - 1 - k)"
-          >
-            {{ line }}
-          </text>
-          <text v-if="s.found" class="found" :x="s.x + 4" :y="s.y - 14 - 14 * s.label.length">▸{{ s.found }}</text>
-          <g v-if="probe(s)" class="probe">
-            <rect :x="s.x - 10" :y="s.y - 10" width="20" height="20" />
-            <text :x="s.x" :y="s.y + 5" text-anchor="middle">{{ probe(s) }}</text>
-          </g>
-        </g>
-      </svg>
-    </div>
-    <p v-if="kind === 'ladder'" class="legend soft">
-      Heavy line: energized in a healthy unit. Shaded: on a board. Percent: likely cause. Struck through: ruled out. ▸
-      found.
-    </p>
+    </LadderSheet>
   </main>
 </template>
 
@@ -292,129 +87,5 @@ function read(s: DrawingSpot) {
   width: auto;
   max-width: 16rem;
   min-height: 44px;
-}
-.find {
-  position: relative;
-  flex: 1 1 10rem;
-}
-.find ul {
-  position: absolute;
-  z-index: 2;
-  inset: 100% 0 auto 0;
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  background: var(--paper);
-  border: 2px solid var(--line);
-}
-.find li .key {
-  width: 100%;
-  justify-content: flex-start;
-}
-.zoom {
-  display: flex;
-  gap: 6px;
-}
-.frame {
-  flex: 1 1 0;
-  overflow: auto;
-  touch-action: pan-x pan-y;
-}
-svg text {
-  font-size: 12px;
-  fill: var(--ink-soft);
-}
-.wire {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 1;
-}
-.wire.live {
-  stroke: var(--ink);
-  stroke-width: 2.5;
-}
-.board {
-  fill: var(--paper-2);
-  stroke: var(--line-soft);
-  stroke-dasharray: 2 3;
-}
-.mark path {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.mark.suspect path {
-  stroke-width: 3;
-}
-.mark .share {
-  font-weight: 700;
-  fill: var(--ink);
-}
-.mark .through {
-  stroke-width: 1.5;
-  stroke: var(--ink-soft);
-}
-.mark.sound text {
-  text-decoration: line-through;
-}
-.end path {
-  fill: none;
-  stroke: var(--ink);
-}
-.end.flag {
-  cursor: pointer;
-}
-.end.flag path {
-  fill: var(--ink);
-}
-.end.flag text {
-  fill: var(--ink);
-  text-decoration: underline;
-}
-.spot circle {
-  fill: var(--paper);
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.spot.live circle {
-  fill: var(--ink);
-}
-.spot.named {
-  cursor: pointer;
-}
-.spot .touch {
-  fill: transparent;
-}
-.spot.here .touch {
-  fill: var(--next-soft);
-}
-.spot .name {
-  fill: var(--ink);
-}
-.spot .found {
-  fill: var(--ink);
-  font-weight: 700;
-}
-.spot .colour {
-  stroke: var(--line);
-  stroke-width: 0.5;
-}
-.probe rect {
-  fill: var(--next);
-}
-.probe text {
-  fill: var(--next-ink);
-  font-weight: 700;
-}
-.legend {
-  margin: 0;
-  padding: 0.3rem 1rem;
-  font-size: 0.8125rem;
-  border-top: 1px solid var(--line-soft);
-}
-@media (max-width: 700px) {
-  .legend {
-    display: none;
-  }
 }
 </style>

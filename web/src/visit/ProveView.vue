@@ -12,16 +12,33 @@ const route = useRoute()
 const { data: proving, isPending } = useProving()
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const left = computed(() => proving.value?.items.filter((i) => i.state !== 'GOOD').length ?? 0)
-/** A caution stands in full at the first thing that is still to prove and has it. */
-const items = computed(() => {
+type Item = NonNullable<typeof proving.value>['items'][number]
+/** The order of one walk. */
+const walk: Record<Item['walk'], string> = {
+  POWER_OFF: 'Power off',
+  STANDBY: 'Power on, no call',
+  CALLED: 'Called and running',
+  CALL_ENDED: 'Call ended',
+  BEFORE_LEAVING: 'Before you leave',
+}
+/** The groups of the walk that have something in them. A caution stands in full at the first thing of all that is still to prove and has it. */
+const groups = computed(() => {
   const told = new Set<string>()
-  return (proving.value?.items ?? []).map((item) => {
-    const asked = item.state === 'GOOD' ? [] : item.cautions
-    const fresh = asked.filter((caution) => !told.has(caution))
-    fresh.forEach((caution) => told.add(caution))
-    return { item, cautions: fresh, still: fresh.length < asked.length }
-  })
+  return (Object.keys(walk) as Item['walk'][])
+    .map((when) => ({
+      when,
+      items: (proving.value?.items ?? [])
+        .filter((item) => item.walk === when)
+        .map((item) => {
+          const asked = item.state === 'GOOD' ? [] : item.cautions
+          const fresh = asked.filter((caution) => !told.has(caution))
+          fresh.forEach((caution) => told.add(caution))
+          return { item, cautions: fresh, still: fresh.length < asked.length }
+        }),
+    }))
+    .filter((group) => group.items.length)
 })
+const all = computed(() => proving.value?.items.length ?? 0)
 const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSING'))
 </script>
 
@@ -35,19 +52,22 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
         visit another way.
       </p>
       <p v-else-if="left === 0" class="state" data-test="all-shown">Everything is proven.</p>
-      <p v-else class="state">
-        {{ left }} still to prove<template v-if="next">. Quickest first: {{ next.what }}</template>
+      <p v-else class="state" data-test="count">
+        {{ all - left }} of {{ all }} proven<template v-if="next">. Quickest next: {{ next.what }}</template>
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <ul class="items">
-        <ProveItem
-          v-for="i in items"
-          :key="`${i.item.kind}-${i.item.id}`"
-          :item="i.item"
-          :cautions="i.cautions"
-          :still="i.still"
-        />
-      </ul>
+      <section v-for="g in groups" :key="g.when" :aria-label="walk[g.when]" :data-test="`walk-${g.when}`">
+        <h2 class="eyebrow">{{ walk[g.when] }}</h2>
+        <ul class="items">
+          <ProveItem
+            v-for="i in g.items"
+            :key="`${i.item.kind}-${i.item.id}`"
+            :item="i.item"
+            :cautions="i.cautions"
+            :still="i.still"
+          />
+        </ul>
+      </section>
       <TimingDiagram v-if="proving.repaired" :diagram="page!.diagram" />
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
@@ -61,8 +81,17 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
 
 <style scoped lang="scss">
 .state {
-  font-size: 1.5rem;
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  margin: 0;
+  padding-block: 0.4rem;
+  background: var(--paper);
+  font-size: 1.25rem;
   font-weight: 700;
+}
+h2 {
+  margin: 1rem 0 0.25rem;
 }
 .items {
   list-style: none;

@@ -30,6 +30,7 @@ afterEach(() => {
 const item = (state: string, what: string) => ({
   id: what,
   kind: 'READING',
+  walk: 'STANDBY',
   what,
   state,
   due: '',
@@ -44,8 +45,27 @@ describe('the proving run', () => {
       blocks: [],
       items: [item('BAD', 'draft'), item('MISSING', 'gas pressure'), item('MISSING', 'rise'), item('GOOD', 'line')],
     })
-    expect(made.get('.state').text()).toBe('3 still to prove. Quickest first: gas pressure')
+    expect(made.get('.state').text()).toBe('1 of 4 proven. Quickest next: gas pressure')
     expect(made.findAllComponents({ name: 'ProveItem' })).toHaveLength(4)
+  })
+
+  it('goes in the order of one walk, each moment once', async () => {
+    const made = await page(ProveView, {
+      repaired: true,
+      blocks: [],
+      items: [
+        { ...item('MISSING', 'rise'), walk: 'CALLED' },
+        { ...item('MISSING', 'igniter ohms'), walk: 'POWER_OFF' },
+        { ...item('GOOD', 'flame current'), walk: 'CALLED' },
+        { ...item('MISSING', 'safeties in'), walk: 'BEFORE_LEAVING' },
+      ],
+    })
+    expect(made.findAll('section h2').map((h) => h.text())).toEqual([
+      'Power off',
+      'Called and running',
+      'Before you leave',
+    ])
+    expect(made.get('[data-test=walk-CALLED]').findAllComponents({ name: 'ProveItem' })).toHaveLength(2)
   })
 
   it('tells a caution in full at the first thing that has it, and not at what is proven', async () => {

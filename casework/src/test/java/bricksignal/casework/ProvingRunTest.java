@@ -67,6 +67,15 @@ class ProvingRunTest {
     }
 
     @Test
+    void eachItemBelongsToAMomentOfTheWalk() {
+        ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.Repaired("board")));
+        assertThat(page.items()).filteredOn(item -> item.kind() == Kind.SETTING).isNotEmpty().allMatch(item -> item.walk() == ProvingPage.Walk.POWER_OFF);
+        assertThat(page.items()).filteredOn(item -> item.kind() == Kind.RUN).allMatch(item -> item.walk() == ProvingPage.Walk.CALLED);
+        assertThat(page.items()).filteredOn(item -> item.kind() == Kind.SAFETY).allMatch(item -> item.walk() == ProvingPage.Walk.BEFORE_LEAVING);
+        assertThat(item(page, "v.L1.standby").walk()).as("power on, nothing called").isEqualTo(ProvingPage.Walk.STANDBY);
+    }
+
+    @Test
     void whatWasMeasuredBeforeTheRepairDoesNotCount() {
         Entry low = new Entry.TestReading("draft-gauge", "0.3");
         assertThat(item(ProvingPage.of(with(FURNACE, low, HOSE)), "draft-gauge").state()).isEqualTo(State.MISSING);

@@ -38,9 +38,6 @@ public final class Screenshots {
                 take(laptop, "[data-test=question]", "identify");
                 laptop.go("/packs");
                 take(laptop, "[data-test=diagram]", "families");
-                laptop.press("[data-test=to-own]");
-                laptop.press("[data-test=begin]");
-                take(laptop, "[data-test=own-text]", "own-packs");
                 laptop.go("/tools/economizer?mixedF=66");
                 take(laptop, "[data-test=air-chart]", "economizer");
                 laptop.go("/visits/" + ferry + "/before");
@@ -61,6 +58,8 @@ public final class Screenshots {
                         "reading", "27.4"));
                 laptop.go("/visits/" + roof + "/power");
                 take(laptop, "[data-test=chain-said]", "power");
+                laptop.go("/visits/" + roof + "/drawing?moment=standby");
+                take(laptop, "[data-test=sheet]", "diagram");
                 try (Browser phone = new Browser(server.url(), 390, 844)) {
                     phone.go("/login");
                     phone.driver().executeScript("localStorage.setItem('brick-theme', 'closet')");

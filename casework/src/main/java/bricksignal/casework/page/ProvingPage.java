@@ -16,6 +16,20 @@ public record ProvingPage(boolean repaired, List<Item> items, List<Message> bloc
     /** How an item is shown. */
     public enum Kind { READING, QUESTION, RUN, SETTING, SAFETY, CHANGE }
 
+    /** When in one walk an item is shown, in the order of that walk. */
+    public enum Walk {
+        /** Power off and proven off. */
+        POWER_OFF,
+        /** Power on and nothing called. */
+        STANDBY,
+        /** The unit is called and runs. */
+        CALLED,
+        /** The call has ended. */
+        CALL_ENDED,
+        /** When all else is done. */
+        BEFORE_LEAVING
+    }
+
     /** How an item stands. */
     public enum State { BAD, MISSING, GOOD }
 
@@ -23,11 +37,12 @@ public record ProvingPage(boolean repaired, List<Item> items, List<Message> bloc
      * One thing to be shown.
      *
      * @param id the test, the setting, the safety or the entry of the change
+     * @param walk when it is shown
      * @param due what must be so
      * @param found what was seen last since the repair; empty where nothing was
      * @param unit of the reading; empty for anything else
      */
-    public record Item(String id, Kind kind, Message what, State state, Message due, Message found, Message unit, double minutes, List<Message> cautions) {
+    public record Item(String id, Kind kind, Walk walk, Message what, State state, Message due, Message found, Message unit, double minutes, List<Message> cautions) {
     }
 
     public ProvingPage {

@@ -6,6 +6,7 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.page.ProvingPage.Item;
 import bricksignal.casework.page.ProvingPage.Kind;
 import bricksignal.casework.page.ProvingPage.State;
+import bricksignal.casework.page.ProvingPage.Walk;
 import bricksignal.core.diagnosis.CompiledPack;
 import bricksignal.core.diagnosis.CustomerTest;
 import bricksignal.core.diagnosis.Judgement;
@@ -15,6 +16,7 @@ import bricksignal.core.diagnosis.SettingTest;
 import bricksignal.core.diagnosis.plan.Stand;
 import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.unit.Acceptance;
+import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
@@ -88,7 +90,7 @@ final class ProvingRun {
     }
 
     private Stream<Item> changes() {
-        return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
+        return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, Walk.BEFORE_LEAVING, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
                 Message.of("prove.in"), Message.NOTHING, 0, List.of()));
     }
 
@@ -97,7 +99,7 @@ final class ProvingRun {
         return Stream.of(Entry.Safety.values()).filter(safety -> burns || safety != Entry.Safety.MONOXIDE).map(safety -> {
             Boolean said = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.Safe safe && safe.what() == safety ? Stream.of(safe.yes())
                     : Stream.<Boolean>empty()).reduce((first, last) -> last).orElse(null);
-            return new Item(safety.name(), Kind.SAFETY, Message.of("prove." + safety), state(said, true), Message.of("yes"), yesOrNo(said), Message.NOTHING,
+            return new Item(safety.name(), Kind.SAFETY, Walk.BEFORE_LEAVING, Message.of("prove." + safety), state(said, true), Message.of("yes"), yesOrNo(said), Message.NOTHING,
                     SAFETY_MINUTES, List.of());
         });
     }
@@ -187,7 +189,7 @@ final class ProvingRun {
         Map<String, String> positions = left(since);
         return model.settings().stream().filter(setting -> newBoard || handled.contains(SettingTest.idOf(setting))).map(setting -> {
             String position = positions.get(setting.id());
-            return new Item(setting.id(), Kind.SETTING, Message.said(setting.label()), position == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
+            return new Item(setting.id(), Kind.SETTING, Walk.POWER_OFF, Message.said(setting.label()), position == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
                     position == null ? Message.NOTHING : Message.said(position), Message.NOTHING, SETTING_MINUTES, List.of());
         });
     }
@@ -219,7 +221,7 @@ final class ProvingRun {
 
     private Item question(Test.Check check, Message what, boolean due) {
         Boolean said = answers(check).stream().reduce((first, last) -> last).orElse(null);
-        return new Item(check.id(), Kind.QUESTION, what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
+        return new Item(check.id(), Kind.QUESTION, walk(check), what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
                 TestCost.minutes(pack, check, Stand.AS_FOUND), TestPage.cautions(pack, check));
     }
 
@@ -232,13 +234,21 @@ final class ProvingRun {
                 .reduce((first, last) -> last).orElse(null);
     }
 
+    /** By the moment of a test: what is watched or asked about belongs to the run. */
+    private Walk walk(Test test) {
+        Moment moment = model.moment(test.moment());
+        boolean asks = test instanceof Test.Sequence || test instanceof Test.Check check && check.sense().onlyAsks();
+        return moment.role() == Moment.Role.POWER_OFF ? Walk.POWER_OFF : asks ? Walk.CALLED : moment.role() == Moment.Role.AFTER_CALL ? Walk.CALL_ENDED
+                : pack.catalogue().seconds(moment.id()) < model.scenario(moment.scenario()).firstAfterPower() ? Walk.STANDBY : Walk.CALLED;
+    }
+
     private Item item(Test.Reading test, Message what, State state, Message due, Observation.@Nullable Reading last) {
-        return new Item(test.id(), Kind.READING, what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
+        return new Item(test.id(), Kind.READING, walk(test), what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
                 Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private Item item(Test test, Kind kind, State state, Message due, Message found) {
-        return new Item(test.id(), kind, test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
+        return new Item(test.id(), kind, walk(test), test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private static State state(@Nullable Boolean said, boolean due) {

@@ -61,6 +61,16 @@ public record ErrorModel(double misread) {
         return (1 - misread) * density + misread / beyond(test, value);
     }
 
+    /** Density of a value that has nothing to do with what a unit shows: another place, or a unit that is not as the model has it. */
+    double anywhere(Test.Reading test, double value) {
+        return 1 / beyond(test, value);
+    }
+
+    /** Likelihood of a value where the same place read another before, and nothing has changed. */
+    double again(Test.Reading test, double before, double value) {
+        return likelihood(test, spread(test, new VirtualUnit.Shown(before, 0)), value);
+    }
+
     /** Over how much of the display a misread is spread: far beyond what a unit has, one is the rarer the further. */
     private static double beyond(Test.Reading test, double value) {
         return Double.isInfinite(value) ? width(test.mode()) : Math.max(width(test.mode()), Math.abs(value));

@@ -17,7 +17,8 @@ record Evidence(List<Entry> entries, Standing standing) {
     /**
      * One observation.
      *
-     * @param together what belongs together up to this one: what was seen of one watched run, or of the twins, or else it alone
+     * @param together what belongs together up to this one: what was seen of one watched run, of the twins, what was read of one place while nothing was changed, or
+     *     else it alone
      * @param before how the unit stood
      */
     record Entry(List<Observation> together, Standing before) {
@@ -49,6 +50,9 @@ record Evidence(List<Entry> entries, Standing standing) {
         List<Observation> together = new ArrayList<>();
         if (observation instanceof Observation.Twin) {
             observations().stream().filter(Observation.Twin.class::isInstance).forEach(together::add);
+        } else if (observation instanceof Observation.Reading reading) {
+            entries.stream().filter(entry -> entry.before().equals(standing)).map(Entry::observation).filter(before -> before instanceof Observation.Reading same
+                    && same.test().equals(reading.test())).forEach(together::add);
         } else if (observation.ofTheSequence() && !entries.isEmpty()) {
             List<Observation> before = entries.get(entries.size() - 1).together();
             boolean sameRun = before.stream().allMatch(Observation::ofTheSequence)

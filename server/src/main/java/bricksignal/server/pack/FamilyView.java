@@ -20,10 +20,11 @@ import org.jspecify.annotations.Nullable;
  * @param nominals loads and capacitors with their values
  * @param call in which order it takes power and call; null where nothing is called
  * @param settings switch banks
+ * @param moments the instants of its runs
  * @param charts by board: its codes and the conditions that it can have
  */
 record FamilyView(String id, String title, String duty, List<FamilyChoice> choices, Map<String, String> chosen, List<FamilyValue> timings, List<FamilyPoint> points,
-        List<FamilyValue> fuses, List<FamilyValue> nominals, @Nullable FamilyCall call, List<FamilySetting> settings, List<FamilyChart> charts) {
+        List<FamilyValue> fuses, List<FamilyValue> nominals, @Nullable FamilyCall call, List<FamilySetting> settings, List<FamilyMoment> moments, List<FamilyChart> charts) {
 
     /** Something in which units of the family differ. */
     record FamilyChoice(String id, String label, String usual, List<FamilyOption> options) {
@@ -47,6 +48,10 @@ record FamilyView(String id, String title, String duty, List<FamilyChoice> choic
 
     /** A switch bank. */
     record FamilySetting(String id, String label, String unit, String factory, Map<String, Double> options) {
+    }
+
+    /** An instant of a run. */
+    record FamilyMoment(String id, String label) {
     }
 
     /** The chart of a board. */
@@ -79,7 +84,7 @@ record FamilyView(String id, String title, String duty, List<FamilyChoice> choic
                 c.options().entrySet().stream().map(o -> new FamilyOption(o.getKey(), o.getValue())).toList())).toList(), chosen, timings,
                 model.points().stream().map(p -> new FamilyPoint(p.net(), p.label(), p.where(), p.colour())).toList(), fuses,
                 nominals, model.calls().stream().findFirst().map(call -> new FamilyCall(call.order(), call.why())).orElse(null), model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
-                        s.options())).toList(),
+                        s.options())).toList(), model.moments().stream().map(m -> new FamilyMoment(m.id(), m.label())).toList(),
                 model.charts().entrySet().stream().map(e -> new FamilyChart(e.getKey(), model.boardLabel(e.getKey()),
                         e.getValue().codes().stream().map(c -> c.condition()).distinct().toList(),
                         e.getValue().codes().stream().map(c -> new FamilyCode(c.pattern().text(), c.condition(), null)).toList()))

@@ -1,7 +1,11 @@
 package bricksignal.server.pack;
 
+import bricksignal.casework.Case;
+import bricksignal.casework.CaseUnit;
+import bricksignal.casework.page.DrawingPage;
 import bricksignal.core.Known;
 import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
@@ -9,9 +13,11 @@ import bricksignal.packs.PackLibrary;
 import bricksignal.packs.PackReader;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
+import bricksignal.server.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,8 +33,10 @@ class PackController {
     private final Packs packs;
     private final ProofReports proofs;
     private final PackChecks checks;
+    private final Words words;
 
-    PackController(Packs packs, ProofReports proofs, PackChecks checks) {
+    PackController(Packs packs, ProofReports proofs, PackChecks checks, Words words) {
+        this.words = words;
         this.packs = packs;
         this.proofs = proofs;
         this.checks = checks;
@@ -69,6 +77,16 @@ class PackController {
     @GetMapping("/api/packs/{id}/run")
     TimingDiagram run(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
         return TimingDiagram.inGoodOrder(packs.unit(ref(composition(id, choice))).pack());
+    }
+
+    /** Its ladder diagram as a unit in good order stands at a moment, the first where none is named, with how often each part is at fault. */
+    @GetMapping("/api/packs/{id}/drawing")
+    DrawingPage drawing(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice, @RequestParam(required = false) @Nullable String moment) {
+        CaseUnit unit = packs.unit(ref(composition(id, choice)));
+        if (moment != null && unit.model().moments().stream().noneMatch(m -> m.id().equals(moment))) {
+            throw new BadInput("moment", "This unit has no moment '" + moment + "'.");
+        }
+        return DrawingPage.of(Case.of(unit, Policy.defaults()), moment == null ? unit.model().moments().get(0).id() : moment, words::of);
     }
 
     /** How each of its faults is proven. */
