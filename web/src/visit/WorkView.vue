@@ -295,6 +295,7 @@ function pick(net: string) {
   .area-next {
     flex: 0 1 auto;
     min-height: 9rem;
+    max-height: 34dvh;
     overflow-y: auto;
     position: relative;
   }

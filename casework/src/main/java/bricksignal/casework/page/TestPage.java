@@ -135,10 +135,10 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         Prediction nominal = diagnosis.pack().predictions().nominal(proposal.test());
         Message due = expected(now, proposal.test(), nominal);
         return proposal.branches().stream().filter(b -> b.probability() >= WORTH_NAMING).map(branch -> {
-            Message expected = expected(now, proposal.test(), branch.looksLike());
-            return new Outcome(expected, branch.probability(), near(nominal, branch.looksLike()) || expected.equals(due),
-                    labels(diagnosis, branch.suspects(), MOST_SUSPECTS), ends(now, proposal.test(), branch.looksLike()),
-                    Band.of(now, proposal.test(), branch.looksLike()));
+            boolean asExpected = near(nominal, branch.looksLike()) || expected(now, proposal.test(), branch.looksLike()).equals(due);
+            Prediction shown = asExpected ? nominal : branch.looksLike();
+            return new Outcome(expected(now, proposal.test(), shown), branch.probability(), asExpected, labels(diagnosis, branch.suspects(), MOST_SUSPECTS),
+                    ends(now, proposal.test(), shown), Band.of(now, proposal.test(), shown));
         }).toList();
     }
 
