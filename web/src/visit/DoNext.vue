@@ -109,7 +109,7 @@ onKeyStroke(['w', 'W'], (event) => {
       <ul v-else class="why">
         <li v-for="o in test.outcomes" :key="o.expected">
           {{ o.expected }} ({{ percent(o.probability) }}):
-          {{ o.ends || o.suspects.join(', ') || 'nobody yet known; take it again' }}
+          {{ o.ends || o.suspects.join(', ') || 'not known yet; take it again' }}
         </li>
       </ul>
     </div>

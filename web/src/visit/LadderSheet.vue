@@ -133,7 +133,7 @@ function read(s: DrawingSpot) {
           v-for="m in drawing.marks"
           :key="`${m.element}${m.x}${m.y}`"
           class="mark"
-          :class="{ suspect: m.state.suspected >= 0.02, sound: m.state.sound }"
+          :class="{ suspect: m.state.suspected > 0, sound: m.state.sound }"
           :data-element="m.element"
         >
           <path v-if="m.symbol === 'WIRE'" class="wire" :d="`M${m.x} ${m.y}H${m.right}`" />
@@ -148,7 +148,7 @@ function read(s: DrawingSpot) {
             {{ line }}
           </text>
           <text
-            v-if="m.state.suspected >= 0.02"
+            v-if="m.state.suspected > 0"
             class="share"
             :x="(m.x + m.right) / 2"
             :y="m.y + 23 + 14 * m.label.length"

@@ -87,7 +87,7 @@ async function take() {
                 </g>
               </svg>
               <span class="what">{{ l.what }}</span>
-              <span v-if="l.state.suspected >= 0.02" class="num">{{ percent(l.state.suspected) }}</span>
+              <span v-if="l.state.suspected > 0" class="num">{{ percent(l.state.suspected) }}</span>
             </p>
             <button type="button" :disabled="closed" :aria-current="p.net === point?.net" @click="at = p.net">
               <span class="spot" aria-hidden="true"

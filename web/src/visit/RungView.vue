@@ -32,7 +32,7 @@ const window = computed(() => {
 })
 const shown = computed(() => props.steps.slice(window.value.from, window.value.to))
 const folded = computed(() => props.steps.length - shown.value.length)
-const suspect = (s: RungStep) => (s.state && s.state.suspected >= 0.02 ? s.state.suspected : 0)
+const suspect = (s: RungStep) => s.state?.suspected ?? 0
 </script>
 
 <template>

@@ -252,7 +252,7 @@ describe('what to do next', () => {
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'w', bubbles: true }))
     await flushPromises()
     expect(mounted.get('[data-test=why-list]').text()).toContain('27 V (70%): igniter, board, wire')
-    expect(mounted.get('[data-test=why-list]').text()).toContain('nobody yet known; take it again')
+    expect(mounted.get('[data-test=why-list]').text()).toContain('not known yet; take it again')
     await mounted.setProps({ test: test('b') })
     expect(mounted.find('[data-test=why-list]').exists(), 'another test is another why').toBe(false)
     serve({

@@ -29,6 +29,8 @@ final class CircuitNow {
     /** Of what was thought of it at first so much is left of what is ruled out; and it must have been worth thinking of (our own judgement). */
     private static final double RULED_OUT = 0.02;
     private static final double WORTH_A_THOUGHT = 0.002;
+    /** Less likely causes are not marked: a drawing full of marks has none (our own judgement). */
+    private static final double WORTH_MARKING = 0.02;
     /** Two nets that differ by less than this are one place to a meter, V. */
     private static final double SAME_VOLTS = 0.5;
 
@@ -101,7 +103,7 @@ final class CircuitNow {
         boolean closed = !(standing.circuit().element(element) instanceof Element.Conductor conductor) || conductor.closed();
         double share = suspected.getOrDefault(element, 0.0);
         double before = atFirst.getOrDefault(element, 0.0);
-        return new ElementState(closed, share, before >= WORTH_A_THOUGHT && share <= RULED_OUT * before);
+        return new ElementState(closed, share >= WORTH_MARKING ? share : 0, before >= WORTH_A_THOUGHT && share <= RULED_OUT * before);
     }
 
     /** The rung around the probes of a test; nothing for one that has none. */
