@@ -163,7 +163,15 @@ function read(s: DrawingSpot) {
             <path :d="`M${e.x} ${e.y}v7m-9 0h18m-15 4h12m-9 4h6`" />
             <text v-if="e.label" :x="e.x + 13" :y="e.y + 18">{{ e.label }}</text>
           </g>
-          <g v-else class="end flag" role="link" tabindex="0" @click="show(e.net)" @keydown.enter="show(e.net)">
+          <g
+            v-else
+            class="end flag"
+            role="link"
+            tabindex="0"
+            :aria-label="e.label"
+            @click="show(e.net)"
+            @keydown.enter="show(e.net)"
+          >
             <path :d="`M${e.x} ${e.y}l${e.leftwards ? -9 : 9} -6v12z`" />
             <text :x="e.x + (e.leftwards ? -12 : 12)" :y="e.y + 4" :text-anchor="e.leftwards ? 'end' : 'start'">
               {{ e.label }}
