@@ -144,7 +144,7 @@ const problem = computed(
       </template>
       <template v-else-if="shown === 'diagram'">
         <h2 class="h5">Its ladder diagram</h2>
-        <p class="soft">Percent: of all its failures, before anything is known.</p>
+        <p class="soft">Percent: share of all its failures.</p>
         <div v-if="drawing.data.value" class="sheet">
           <LadderSheet :drawing="drawing.data.value">
             <label

@@ -44,7 +44,7 @@ const other = ref(false)
       <p v-else-if="!closed && c.change" class="out">It is in. Take it out before the visit is closed.</p>
     </div>
     <section v-if="unit!.keys.length" aria-labelledby="keys-title" data-test="keys">
-      <h3 id="keys-title" class="eyebrow">Without a call, by the board's own key</h3>
+      <h3 id="keys-title" class="eyebrow">Self-tests and test keys</h3>
       <div v-for="k in unit!.keys" :key="k.done" class="one">
         <p class="put">{{ k.done }}</p>
         <p class="soft">A healthy unit: {{ k.starts }}.</p>

@@ -12,7 +12,7 @@ const goes = (p: ConnectionPlace) => p.leads.map((l) => [l.by, l.to].filter(Bool
 <template>
   <div class="boards" data-test="connections">
     <p v-if="isPending" class="soft">Drawing.</p>
-    <p v-else-if="!boards?.length" class="soft">No conductor leaves a board of this unit.</p>
+    <p v-else-if="!boards?.length" class="soft">No board wiring to show for this unit.</p>
     <section v-for="b in boards" :key="b.board" class="one" :aria-label="b.board">
       <ul class="edge">
         <li v-for="t in b.terminals" :key="t.net">

@@ -186,11 +186,7 @@ function read(s: DrawingSpot) {
           :data-net="s.net"
           :role="s.label.length ? 'button' : undefined"
           :tabindex="s.label.length ? 0 : undefined"
-          :aria-label="
-            s.label.length
-              ? `${s.label.join(' ')}, expected ${s.expected}${s.found ? `, found ${s.found}` : ''}`
-              : undefined
-          "
+          :aria-description="s.label.length ? `expected ${s.expected}` : undefined"
           @click="read(s)"
           @keydown.enter="read(s)"
         >
@@ -212,7 +208,7 @@ function read(s: DrawingSpot) {
             :x="s.x + 4"
             :y="s.y - 14 - 14 * (s.label.length - 1 - k)"
           >
-            {{ line }}
+            {{ line + ' ' }}
           </text>
           <text v-if="s.found" class="found" :x="s.x + 4" :y="s.y - 14 - 14 * s.label.length">▸{{ s.found }}</text>
           <g v-if="probe(s)" class="probe">

@@ -7,7 +7,7 @@ import CallPanel from './CallPanel.vue'
 import { conductorColour } from './conductor'
 import { percent } from './format'
 import { useHandle } from './handle'
-import { symbolPath } from './symbols'
+import UprightSymbol from './UprightSymbol.vue'
 import { useChains } from './useDetails'
 
 const { visit, add, problem, sending } = useHandle()
@@ -81,11 +81,7 @@ async function take() {
         <ol class="points">
           <li v-for="p in chain.points" :key="p.net" :class="[p.mark.toLowerCase(), { here: p.net === point?.net }]">
             <p v-for="(l, i) in p.links" :key="i" class="link" :class="{ open: !l.state.closed, sound: l.state.sound }">
-              <svg viewBox="-2 -14 40 28" width="28" height="26" aria-hidden="true">
-                <g transform="translate(18 0) rotate(90) translate(-18 0)">
-                  <path :d="symbolPath(l.by, l.state.closed)" />
-                </g>
-              </svg>
+              <UprightSymbol :symbol="l.by" :closed="l.state.closed" :height="26" />
               <span class="what">{{ l.what }}</span>
               <span v-if="l.state.suspected > 0" class="num">{{ percent(l.state.suspected) }}</span>
             </p>
@@ -227,14 +223,6 @@ async function take() {
   margin: 0;
   padding-right: 0.5rem;
   color: var(--ink-soft);
-}
-.link svg {
-  justify-self: center;
-}
-.link path {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 1.5;
 }
 .link.sound .what {
   text-decoration: line-through;

@@ -3,7 +3,8 @@ import { computed, ref, watch } from 'vue'
 import type { RungStep } from '../api/client'
 import { conductorColour } from './conductor'
 import { percent } from './format'
-import { opens, symbolPath } from './symbols'
+import { opens } from './symbols'
+import UprightSymbol from './UprightSymbol.vue'
 
 /**
  * One rung of the ladder diagram, turned upright: from where it is fed, down to where the current goes back. What lies far from the probes is folded.
@@ -54,11 +55,7 @@ const suspect = (s: RungStep) => s.state?.suspected ?? 0
           class="by"
           :class="{ live: s.live, sound: s.state?.sound, suspect: suspect(s) > 0 }"
         >
-          <svg viewBox="-2 -14 40 28" width="28" height="40" aria-hidden="true">
-            <g transform="translate(18 0) rotate(90) translate(-18 0)">
-              <path :d="symbolPath(s.by, s.state?.closed ?? true)" />
-            </g>
-          </svg>
+          <UprightSymbol :symbol="s.by" :closed="s.state?.closed ?? true" :height="40" />
           <span v-if="s.what" class="what">
             <span class="name">{{ s.what }}</span>
             <span v-if="s.state && opens(s.by)" class="soft">{{ s.state.closed ? 'closed' : 'open' }}</span>
@@ -117,18 +114,9 @@ ol {
   flex-wrap: wrap;
   gap: 0 0.6rem;
 }
-.by svg {
-  justify-self: center;
-  overflow: visible;
-}
-.by path {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 1.5;
-}
-.by.live path {
-  stroke: var(--ink);
-  stroke-width: 2.5;
+.by.live {
+  --symbol-ink: var(--ink);
+  --symbol-width: 2.5;
 }
 .by.suspect .name {
   text-decoration: underline wavy;

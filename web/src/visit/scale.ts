@@ -8,12 +8,9 @@ export interface Bar {
   wide: number
   likely: number
   nominal: boolean
-  label: string
 }
-/** The scale of a meter: what it goes from and to, its bands, and where a value lies on it. */
+/** The scale of a meter: its bands, and where a value lies on it, in percent. */
 export interface Scale {
-  from: number
-  to: number
   bars: Bar[]
   open?: Outcome
   place: (value: number) => number
@@ -33,8 +30,6 @@ export function scaleOf(outcomes: Outcome[]): Scale | undefined {
   const [from, to] = [low < 0 ? low - room : 0, high + room]
   const place = (value: number) => Math.min(100, Math.max(0, (100 * (value - from)) / (to - from)))
   return {
-    from,
-    to,
     place,
     open: outcomes.find((o) => o.band?.open),
     bars: bands.map(({ o, from: a, to: b }) => ({
@@ -42,7 +37,6 @@ export function scaleOf(outcomes: Outcome[]): Scale | undefined {
       wide: Math.max(LEAST, place(b) - place(a)),
       likely: o.probability,
       nominal: o.nominal,
-      label: o.expected,
     })),
   }
 }

@@ -37,10 +37,10 @@ class AccessibilityTest {
             check(browser, "jobs");
             for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/tools", "/tools/economizer?mixedF=66",
                 "/tools/isolation", "/tools/humidity-limit?humidity=45", "/visits/" + visit + "/settings", "/visits/" + visit + "/prove", "/visits/" + visit + "/before",
-                "/visits/" + visit + "/power", "/visits/" + visit + "/work",
+                "/visits/" + visit + "/power", "/visits/" + visit + "/work", "/visits/" + visit + "/drawing",
                 "/visits/" + visit + "/verdict", "/visits/" + visit + "/ways", "/visits/" + visit + "/change", "/visits/" + visit + "/report", "/jobs/record?query=heat"}) {
                 browser.go(path);
-                browser.see("main h1, main h2, [data-test=record-page]");
+                browser.see("main h1, main h2, [data-test=record-page], [data-test=sheet]");
                 browser.waitFor(() -> !browser.driver().getPageSource().contains("Fetching") && !browser.driver().getPageSource().contains("Computing.")
                         && !browser.driver().getPageSource().contains("Working it out.") && !browser.driver().getPageSource().contains("Loading the board."));
                 check(browser, path);

@@ -67,14 +67,14 @@ public final class CasePages {
         List<Proposal> proposals = safety ? Stream.concat(now.planner().weigh(first, diagnosis, now.standing()).stream().limit(1),
                 advice.proposals().stream()).toList() : advice.proposals();
         Advice.Purpose purpose = safety ? Advice.Purpose.SAFETY : advice.purpose();
-        TestPage next = ask ? TestPage.of(now, purpose, proposals.get(0)) : null;
-        String moment = ask ? proposals.get(0).test().moment() : model.moments().get(0).id();
+        CircuitNow circuit = new CircuitNow(now, ask ? proposals.get(0).test().moment() : model.moments().get(0).id());
+        TestPage next = ask ? TestPage.of(now, purpose, proposals.get(0), circuit) : null;
         List<HypothesisId> shown = shown();
         return new CasePage(now.lines().size(), now.unit().key(), Details.log(now),
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
                 safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(pack, p)).toList(),
-                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), new CircuitNow(now, moment).aroundTheLikeliest(),
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), circuit.aroundTheLikeliest(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),

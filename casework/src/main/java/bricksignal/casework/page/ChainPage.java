@@ -15,7 +15,9 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 
@@ -46,7 +48,9 @@ public record ChainPage(String id, Message label, String common, String commonLa
 
     /** The walks along all chains of a case's unit; the one that is likeliest interrupted and not done stands first. */
     public static List<ChainPage> of(Case now) {
-        List<ChainPage> pages = new ArrayList<>(now.unit().chains().stream().map(chain -> of(now, chain)).toList());
+        Map<String, CircuitNow> circuits = new LinkedHashMap<>();
+        List<ChainPage> pages = new ArrayList<>(now.unit().chains().stream()
+                .map(chain -> of(now, chain, circuits.computeIfAbsent(chain.moment(), moment -> new CircuitNow(now, moment)))).toList());
         pages.stream().filter(page -> !page.done()).reduce((a, b) -> b.interrupted() > a.interrupted() + LIKELIER ? b : a).ifPresent(first -> {
             pages.remove(first);
             pages.add(0, first);
@@ -54,9 +58,8 @@ public record ChainPage(String id, Message label, String common, String commonLa
         return pages;
     }
 
-    private static ChainPage of(Case now, Chain chain) {
+    private static ChainPage of(Case now, Chain chain, CircuitNow circuit) {
         Diagnosis diagnosis = now.diagnosis();
-        CircuitNow circuit = new CircuitNow(now, chain.moment());
         List<Ladder.Step> way = now.unit().ladder().way(chain.net(chain.readings().size() - 1), chain.common());
         UnitModel model = diagnosis.pack().model();
         ChainWalk walk = ChainWalk.of(chain, diagnosis);

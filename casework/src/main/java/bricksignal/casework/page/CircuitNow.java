@@ -40,6 +40,7 @@ final class CircuitNow {
     private final Map<String, Message> found = new LinkedHashMap<>();
     private final Map<String, Double> suspected = new LinkedHashMap<>();
     private final Map<String, Double> atFirst = new LinkedHashMap<>();
+    /** The probed places that are live. */
     private final Set<String> live = new LinkedHashSet<>();
 
     CircuitNow(Case now, String moment) {
@@ -60,8 +61,6 @@ final class CircuitNow {
             });
         }
         model.points().stream().filter(point -> now.unit().live(point, volts(point))).forEach(point -> live.add(point.net()));
-        List<String> probed = List.copyOf(live);
-        model.machine().circuit().nets().stream().filter(net -> !model.isProbed(net) && probed.stream().anyMatch(near -> standing.rms(net, near) < SAME_VOLTS)).forEach(live::add);
     }
 
     /** What a cause is about: what it changes in the circuit, or else what its part consists of. */
@@ -84,19 +83,16 @@ final class CircuitNow {
 
     /** What a healthy unit has at a place that a probe reaches, against its usual reference. */
     @Nullable Message expected(String net) {
-        return point(net).map(point -> (Message) new Message.Amount(point.mode(), volts(point))).orElse(null);
+        return model.pointAt(net).map(point -> (Message) new Message.Amount(point.mode(), volts(point))).orElse(null);
     }
 
     @Nullable Message found(String net) {
         return found.get(net);
     }
 
+    /** True where a healthy unit has something at a place; one that no probe reaches has what a place at the same voltage has. */
     boolean live(String net) {
-        return live.contains(net);
-    }
-
-    Optional<Point> point(String net) {
-        return model.points().stream().filter(point -> point.net().equals(net)).findFirst();
+        return live.contains(net) || !model.isProbed(net) && live.stream().anyMatch(near -> standing.rms(net, near) < SAME_VOLTS);
     }
 
     ElementState state(String element) {
@@ -128,7 +124,7 @@ final class CircuitNow {
 
     private RungStep step(Ladder.Step step) {
         Ladder ladder = now.unit().ladder();
-        Optional<Point> point = point(step.net());
+        Optional<Point> point = model.pointAt(step.net());
         String net = point.map(Point::net).orElse(null);
         return new RungStep(net, point.map(Point::label).map(Message::said).orElse(Message.NOTHING), point.map(Point::colour).orElse(""), expected(step.net()), found(step.net()),
                 live(step.net()), ladder.ground().contains(step.net()), step.by().map(edge -> edge.symbol()).orElse(null), step.by().map(ladder::label).orElse(Message.NOTHING),

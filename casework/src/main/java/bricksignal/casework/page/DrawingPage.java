@@ -53,7 +53,7 @@ public record DrawingPage(double width, double height, String moment, String mom
                 sheet.marks().stream().map(mark -> new DrawnPart(mark.element(), mark.symbol(), mark.x(), mark.right(), mark.y(), mark.label(), mark.board(),
                         circuit.state(mark.element()))).toList(),
                 sheet.lines().stream().map(line -> new DrawnWire(line.x(), line.y(), line.right(), line.bottom(), circuit.live(line.net()))).toList(),
-                sheet.nodes().stream().map(node -> new DrawnPlace(node.net(), node.x(), node.y(), node.label(), circuit.point(node.net()).map(Point::colour).orElse(""),
+                sheet.nodes().stream().map(node -> new DrawnPlace(node.net(), node.x(), node.y(), node.label(), now.unit().model().pointAt(node.net()).map(Point::colour).orElse(""),
                         circuit.live(node.net()), circuit.expected(node.net()), circuit.found(node.net()))).toList(),
                 sheet.ends().stream().map(end -> new DrawnEnd(end.net(), end.x(), end.y(), end.label(), end.ground(), end.leftwards())).toList());
     }

@@ -84,6 +84,11 @@ public record TestPage(String id, Message title, Message instruction, boolean re
 
     /** The page of a test that is proposed for a purpose. */
     public static TestPage of(Case now, Advice.Purpose purpose, Proposal proposal) {
+        return of(now, purpose, proposal, new CircuitNow(now, proposal.test().moment()));
+    }
+
+    /** The same with the circuit at the moment of the test. */
+    static TestPage of(Case now, Advice.Purpose purpose, Proposal proposal, CircuitNow circuit) {
         UnitModel model = now.unit().model();
         Test test = proposal.test();
         Test.Reading reading = test instanceof Test.Reading r ? r : null;
@@ -98,7 +103,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
                 Cautions.of(now, test), test instanceof Test.Check check && check.change().made() ? check.change().says() : null,
                 Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading),
-                new CircuitNow(now, test.moment()).around(test));
+                circuit.around(test));
     }
 
     /** The same as a line of a list. */

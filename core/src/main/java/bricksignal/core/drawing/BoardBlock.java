@@ -80,7 +80,6 @@ public record BoardBlock(Part board, List<Terminal> terminals, Map<String, List<
     /** A place that is found on the board, by what the pack says of where it is: the place and the board share a word. */
     private static boolean sitsOn(UnitModel model, Part board, String net) {
         List<String> names = List.of(board.label().toLowerCase(Locale.ROOT).split(" "));
-        return model.points().stream().filter(point -> point.net().equals(net)).anyMatch(point -> Stream.of((point.where() + " " + point.label()).toLowerCase(Locale.ROOT).split(" "))
-                .anyMatch(names::contains));
+        return model.pointAt(net).filter(point -> Stream.of((point.where() + " " + point.label()).toLowerCase(Locale.ROOT).split(" ")).anyMatch(names::contains)).isPresent();
     }
 }

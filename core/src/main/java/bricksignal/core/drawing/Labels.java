@@ -24,7 +24,7 @@ final class Labels {
 
     /** A net by the label of its point; empty for one that no probe reaches. */
     Message net(String net) {
-        return model.points().stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).map(Message::said).orElse(Message.NOTHING);
+        return model.pointAt(net).map(Point::label).map(Message::said).orElse(Message.NOTHING);
     }
 
     /** What stands beside something drawn: the part, the pin of its plug, the relay of the board; a wire that is no part says nothing. */

@@ -15,11 +15,14 @@ public final class Ladder {
     private final UnitModel model;
     private final Wiring wiring;
     private final List<Rungs> sections;
+    /** Every way from a rail to where it goes back; asked for at each reading. */
+    private final List<List<Step>> ways;
 
     private Ladder(UnitModel model, Wiring wiring) {
         this.model = model;
         this.wiring = wiring;
         this.sections = wiring.sections().stream().map(section -> Rungs.of(section, wiring)).filter(rungs -> !rungs.rows().isEmpty()).toList();
+        this.ways = sections.stream().flatMap(section -> ways(section).stream()).toList();
     }
 
     /**
@@ -73,7 +76,7 @@ public final class Ladder {
      * @param black net of the other
      */
     public List<Step> way(String red, String black) {
-        return sections.stream().flatMap(section -> ways(section).stream()).filter(way -> has(way, red))
+        return ways.stream().filter(way -> has(way, red))
                 .min(Comparator.<List<Step>, Boolean>comparing(way -> !has(way, black)).thenComparing(List::size)).orElse(List.of());
     }
 

@@ -14,24 +14,23 @@ import org.jspecify.annotations.Nullable;
  *
  * @param left net of the hot rail
  * @param right net of the other rail; null where all goes back to ground
- * @param fed what feeds it; null where nothing of its own does
  */
-record Rails(String left, @Nullable String right, @Nullable Edge fed) {
+record Rails(String left, @Nullable String right) {
 
     /** The rails of a section: of the first transformer that feeds it, or else of its highest source. */
     static Rails of(List<Edge> section, Wiring wiring) {
         Optional<Edge> main = section.stream().filter(wiring.secondaries()::contains).findFirst()
                 .or(() -> section.stream().filter(edge -> edge.symbol() == Symbol.SOURCE).reduce((one, other) -> wiring.volts(other) > wiring.volts(one) ? other : one));
         if (main.isEmpty()) {
-            return new Rails(busiest(section, wiring.ground()), null, null);
+            return new Rails(busiest(section, wiring.ground()), null);
         }
         Edge feed = main.get();
         if (wiring.ground().contains(feed.a()) || wiring.ground().contains(feed.b())) {
             String left = wiring.ground().contains(feed.a()) ? feed.b() : feed.a();
             return new Rails(left, section.stream().filter(edge -> edge.symbol() == Symbol.SOURCE && !edge.equals(feed)).map(edge -> hot(edge, wiring.ground()))
-                    .flatMap(Optional::stream).filter(net -> !net.equals(left)).findFirst().orElse(null), feed);
+                    .flatMap(Optional::stream).filter(net -> !net.equals(left)).findFirst().orElse(null));
         }
-        return new Rails(feed.a(), mostUsed(feed.b(), section, wiring.ground()), feed);
+        return new Rails(feed.a(), mostUsed(feed.b(), section, wiring.ground()));
     }
 
     private static String mostUsed(String net, List<Edge> section, Set<String> ground) {

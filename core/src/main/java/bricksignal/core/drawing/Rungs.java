@@ -96,7 +96,7 @@ record Rungs(Rails rails, Trees trees, List<Row> rows, int columns, Map<String, 
                 walk(root);
             }
             trees.onTheRightAlone().forEach(this::alone);
-            trees.rightmostLast().stream().filter(net -> !right.containsKey(net)).forEach(this::dead);
+            trees.onTheRightFarthestFirst().forEach(this::dead);
             int all = columns;
             Map<String, Bus> buses = new LinkedHashMap<>(left);
             right.forEach((net, bus) -> buses.put(net, new Bus(all - bus.boundary(), bus.firstRow(), bus.lastRow())));

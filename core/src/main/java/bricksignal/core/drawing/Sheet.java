@@ -3,7 +3,6 @@ package bricksignal.core.drawing;
 import bricksignal.core.words.Message;
 import java.util.List;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The ladder diagram of a unit with a place for everything, in pixels of a drawing at its natural size, from the upper left corner.
@@ -66,10 +65,5 @@ public record Sheet(double width, double height, List<Mark> marks, List<Line> li
      */
     public static Sheet of(Ladder ladder, Function<Message, String> words) {
         return new Paper(ladder, words).sheet();
-    }
-
-    /** The place of a net, or null where it is ground or not drawn. */
-    public @Nullable Node node(String net) {
-        return nodes.stream().filter(node -> node.net().equals(net)).findFirst().orElse(null);
     }
 }

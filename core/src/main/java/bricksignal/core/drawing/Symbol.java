@@ -1,14 +1,10 @@
 package bricksignal.core.drawing;
 
-import bricksignal.core.Known;
-import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Rule;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.Device;
 import bricksignal.core.unit.UnitModel;
-import java.util.Map;
-import java.util.Optional;
 
 /** How something of a circuit is drawn. */
 public enum Symbol {
@@ -48,29 +44,13 @@ public enum Symbol {
                 .anyMatch(kind -> kind == Expr.Kind.OUT || kind == Expr.Kind.AMPS || kind == Expr.Kind.STATE || kind == Expr.Kind.POWERED)) {
             return CONTACT;
         }
-        boolean standsStill = byParameters(model, conductor).isPresent() && model.partWith(conductor.id()).isEmpty() && !model.dangers().guards().containsKey(conductor.id());
+        boolean standsStill = staysAsSet(model, conductor) && model.partWith(conductor.id()).isEmpty() && !model.dangers().guards().containsKey(conductor.id());
         return rule != null && !standsStill ? SWITCH : model.isPin(conductor.id()) ? PIN : WIRE;
     }
 
-    /** Whether what moves only as parameters stand conducts as they stand in good order; empty for what anything else moves. */
-    static Optional<Boolean> byParameters(UnitModel model, Element.Conductor conductor) {
-        Map<String, Double> parameters = model.machine().parameters();
-        return model.machine().rules().get(conductor.id()) instanceof Rule.Follows follows && parameters.keySet().containsAll(follows.closed().names())
-                ? Optional.of(follows.closed().holds(new Standing(parameters))) : Optional.empty();
-    }
-
-    /** Parameters that nobody moves. */
-    private record Standing(Map<String, Double> parameters) implements Env {
-
-        @Override
-        public double value(Expr.Name name) {
-            return Known.in(parameters, name.name());
-        }
-
-        @Override
-        public double secondsUntil(Expr.Name name, double target) {
-            return Double.POSITIVE_INFINITY;
-        }
+    /** True for what moves only as parameters stand, and nobody moves those while the unit runs. */
+    static boolean staysAsSet(UnitModel model, Element.Conductor conductor) {
+        return model.machine().rules().get(conductor.id()) instanceof Rule.Follows follows && model.machine().parameters().keySet().containsAll(follows.closed().names());
     }
 
     private static Symbol of(Device device) {

@@ -162,7 +162,7 @@ final class Trees {
     }
 
     /** The nets on the right, those that lie farthest from their rail first. */
-    List<String> rightmostLast() {
+    List<String> onTheRightFarthestFirst() {
         return links.entrySet().stream().filter(link -> link.getValue().onTheRight()).sorted((one, other) -> Integer.compare(other.getValue().depth(),
                 one.getValue().depth())).map(Map.Entry::getKey).toList();
     }

@@ -1,7 +1,6 @@
 package bricksignal.core.drawing;
 
 import bricksignal.core.circuit.Circuit;
-import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Test;
@@ -72,26 +71,14 @@ record Wiring(UnitModel model, List<Edge> edges, Set<String> ground, Set<Edge> s
 
     /** A switch or contact that somebody could change, though no run closes it. */
     private static boolean isOfAPart(UnitModel model, Element.Conductor conductor) {
-        return model.machine().rules().containsKey(conductor.id()) && model.partWith(conductor.id()).isPresent() && Symbol.byParameters(model, conductor).isEmpty();
+        return model.machine().rules().containsKey(conductor.id()) && model.partWith(conductor.id()).isPresent() && !Symbol.staysAsSet(model, conductor);
     }
 
     /** A jumper or a cord: it follows an action of no usual run, and a test puts it in, or it lies beside another conductor. */
     private static boolean isForATest(UnitModel model, Element.Conductor conductor) {
         return model.isTestGear(conductor.id()) && (model.checks().stream().map(Test.Check::change)
                 .anyMatch(change -> change.kind() != Change.Kind.TAKEN_OUT && change.at().equals(conductor.id()))
-                || model.machine().circuit().elements().stream().anyMatch(other -> other instanceof Element.Conductor c && !c.equals(conductor) && !model.isTestGear(c.id())
-                && joins(model, conductor, c)));
-    }
-
-    /** True for a conductor that lies between the same two places as another, with wires between at most. */
-    private static boolean joins(UnitModel model, Element.Conductor one, Element.Conductor other) {
-        Set<String> near = wired(model, one.a());
-        Set<String> far = wired(model, one.b());
-        return near.contains(other.a()) && far.contains(other.b()) || near.contains(other.b()) && far.contains(other.a());
-    }
-
-    private static Set<String> wired(UnitModel model, String net) {
-        return ConductorSearch.from(model.machine().circuit(), net, conductor -> model.plainConductor(conductor.id()).isPresent(), any -> true).nets();
+                || model.liesBeside(conductor, model.machine().circuit().elements().stream().filter(other -> other instanceof Element.Conductor && !model.isTestGear(other.id()))));
     }
 
     /** What hangs on nothing once shorts are not drawn: the other leg of the street. */

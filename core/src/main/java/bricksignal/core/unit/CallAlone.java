@@ -10,7 +10,6 @@ import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Simulation;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Circuit;
-import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -82,11 +81,8 @@ public record CallAlone(String from, String to, boolean withUsual, List<Start> s
 
     /** A jumper for a test across what heat, air or pressure moves: that is no call. */
     private static boolean besideASwitchOfTheProcess(UnitModel model, Element.Conductor contact) {
-        Set<String> one = joined(model, contact.a()).nets();
-        Set<String> other = joined(model, contact.b()).nets();
-        return model.machine().rules().entrySet().stream().filter(rule -> rule.getValue() instanceof Rule.Latches)
-                .map(rule -> model.machine().circuit().element(rule.getKey()).nets()).anyMatch(nets -> one.contains(nets.get(0)) && other.contains(nets.get(1))
-                        || one.contains(nets.get(1)) && other.contains(nets.get(0)));
+        return model.liesBeside(contact, model.machine().rules().entrySet().stream().filter(rule -> rule.getValue() instanceof Rule.Latches)
+                .map(rule -> model.machine().circuit().element(rule.getKey())));
     }
 
     private static Optional<Jumper> jumper(UnitModel model, Element.Conductor contact) {
@@ -96,21 +92,16 @@ public record CallAlone(String from, String to, boolean withUsual, List<Start> s
 
     /** The terminal that a call is fed from, on the side of its contact that leads to it: the one from which the pack's own call is placed. */
     private static Optional<String> feeding(UnitModel model, String net) {
-        Set<String> near = joined(model, net).nets();
+        Set<String> near = model.wired(net);
         return model.calls().stream().map(CallAdvice::from).filter(near::contains).findFirst();
     }
 
     /** The terminal at which a call is heard: of a board's input, or else the last that a probe reaches on the way. */
     private static Optional<String> called(UnitModel model, String net) {
-        List<String> near = joined(model, net).nets().stream().filter(model::isProbed).toList();
+        List<String> near = model.wired(net).stream().filter(model::isProbed).toList();
         return model.machine().boards().stream().map(Board::inputs).flatMap(List::stream).filter(Input.Voltage.class::isInstance)
                 .map(input -> ((Input.Voltage) input).plus()).filter(near::contains).findFirst()
                 .or(() -> near.isEmpty() ? Optional.empty() : Optional.of(near.get(near.size() - 1)));
-    }
-
-    /** What hangs together with a net through wires and pins alone. */
-    private static ConductorSearch joined(UnitModel model, String net) {
-        return ConductorSearch.from(model.machine().circuit(), net, conductor -> model.plainConductor(conductor.id()).isPresent(), any -> true);
     }
 
     private static Optional<CallAlone> placed(UnitModel model, Jumper jumper) {

@@ -5,6 +5,7 @@ import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
 import bricksignal.core.board.Rule;
 import bricksignal.core.board.run.Scenario;
+import bricksignal.core.circuit.ConductorSearch;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.menu.Menu;
 import java.util.Collection;
@@ -190,14 +191,31 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
                 && !machine.rules().containsKey(element) ? Optional.of(c) : Optional.empty();
     }
 
+    /** What hangs together with a net through wires and pins alone, itself first, nearest first. */
+    public Set<String> wired(String net) {
+        return ConductorSearch.from(machine.circuit(), net, conductor -> plainConductor(conductor.id()).isPresent(), any -> true).nets();
+    }
+
+    /** True for a conductor that lies between the same two places as one of others, with wires and pins between at most. */
+    public boolean liesBeside(Element.Conductor one, Stream<? extends Element> others) {
+        Set<String> near = wired(one.a());
+        Set<String> far = wired(one.b());
+        return others.map(Element::nets).anyMatch(nets -> near.contains(nets.get(0)) && far.contains(nets.get(1)) || near.contains(nets.get(1)) && far.contains(nets.get(0)));
+    }
+
+    /** The place where a probe reaches a net; empty where none does. */
+    public Optional<Point> pointAt(String net) {
+        return points.stream().filter(point -> point.net().equals(net)).findFirst();
+    }
+
     /** True if a probe reaches a net. */
     public boolean isProbed(String net) {
-        return points.stream().anyMatch(point -> point.net().equals(net));
+        return pointAt(net).isPresent();
     }
 
     /** A net as people say it: by the label of its point; one that cannot be probed by its own name. */
     public String pointLabel(String net) {
-        return points.stream().filter(point -> point.net().equals(net)).findFirst().map(Point::label).orElse(net);
+        return pointAt(net).map(Point::label).orElse(net);
     }
 
     /** An element as people say it: by the part it belongs to, or by its own name. */
