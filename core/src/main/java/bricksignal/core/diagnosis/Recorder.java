@@ -41,6 +41,7 @@ final class Recorder {
     private final List<String> loads;
     private final RunRecord good;
     private final Ways ways;
+    private final Trips trips;
 
     Recorder(UnitModel model, ErrorModel errors, TestCatalogue catalogue, VirtualUnit nominal) {
         this.model = model;
@@ -51,6 +52,7 @@ final class Recorder {
         this.loads = model.parts().stream().map(Part::elements).flatMap(List::stream).distinct()
                 .filter(element -> model.machine().circuit().element(element) instanceof Element.Load).toList();
         this.ways = Ways.of(model.scenarios().stream().map(scenario -> nominal.run(scenario.id())));
+        this.trips = Trips.notIn(nominal, model);
         this.good = taken(nominal, null);
     }
 
@@ -136,6 +138,8 @@ final class Recorder {
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
         Prediction.Number[] before = new Prediction.Number[tests.size()];
         Map<String, Double> lastMoments = lastMoments(unit);
+        Set<String> cutShort = trips.cutShort(model, catalogue, unit);
+        VirtualUnit further = cutShort.isEmpty() ? unit : trips.notYet(model, unit);
         double[] shares = new double[tests.size()];
         for (int i = 0; i < numbers.length; i++) {
             shares[i] = Double.NaN;
@@ -143,9 +147,9 @@ final class Recorder {
                 Prediction.Number number = number(unit, reading);
                 numbers[i] = like != null && number.equals(like.numbers()[i]) ? like.numbers()[i] : number;
                 Double last = lastMoments.get(reading.moment());
-                Prediction.Number then = last == null ? numbers[i] : errors.spread(reading, unit.read(reading,
-                        model.moment(reading.moment()).scenario(), last));
-                before[i] = then.equals(numbers[i]) ? numbers[i] : then;
+                Prediction.Number then = cutShort.contains(reading.moment()) ? number(further, reading) : last == null ? number
+                        : errors.spread(reading, unit.read(reading, model.moment(reading.moment()).scenario(), last));
+                before[i] = then.equals(numbers[i]) ? numbers[i] : like != null && then.equals(like.numbers()[i]) ? like.numbers()[i] : then;
             } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
                 Moment moment = model.moment(check.moment());
                 shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(unit, moment), moment.span());

@@ -51,6 +51,20 @@ public final class VirtualUnit {
         return runs.computeIfAbsent(scenario, id -> Simulation.run(machine, List.of(model.scenario(id)), solved).get(0));
     }
 
+    /**
+     * The same unit with some switches held closed, whatever heat, pressure or level does: how it would run on if they had not opened yet. A computation, nothing to do
+     * at a unit.
+     *
+     * @param switches elements by id, each a conductor
+     */
+    public VirtualUnit holding(Set<String> switches) {
+        Machine held = machine;
+        for (String id : switches) {
+            held = held.withStuck(((Element.Conductor) held.circuit().element(id)).closed(true));
+        }
+        return new VirtualUnit(model, held, solved);
+    }
+
     /** True if the unit finds rest all along a scenario; one that does not is run no further. */
     public boolean settles(String scenario) {
         Timeline run = runs.computeIfAbsent(scenario, id -> Simulation.untilItChatters(machine, model.scenario(id), solved));

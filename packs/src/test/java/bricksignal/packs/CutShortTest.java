@@ -1,0 +1,55 @@
+package bricksignal.packs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import bricksignal.core.diagnosis.CompiledPack;
+import bricksignal.core.diagnosis.Diagnosis;
+import bricksignal.core.diagnosis.ErrorModel;
+import bricksignal.core.diagnosis.HypothesisId;
+import bricksignal.core.diagnosis.Observation;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/**
+ * A limit that opens in the middle of a run does so when the heat says so, and high fire comes when the clock says so: a unit that got as far as high fire before it
+ * overheated has told one thing by it, however many readings are taken there. (A limit trip explained by "stuck in post-purge" had been proven by four of them.)
+ */
+class CutShortTest {
+
+    private static final Map<String, String> ZONED = new LinkedHashMap<>(Map.of("ignition", "spark", "blower", "tapped", "second", "timed", "zones", "several"));
+    private static final CompiledPack PACK = CompiledPack.of(PackReader.read(PackLibrary.text("f2-furnace", ZONED)), ErrorModel.defaults());
+    private static final List<String> AT_HIGH_FIRE = List.of("v.valve-high.high", "v.INDH.high", "v.MVH.high", "v.ps-high.high", "v.PSH.high");
+
+    private static double odds(Diagnosis seen, String fault) {
+        HypothesisId id = PACK.space().single(fault);
+        return seen.belief(id) / seen.belief(PACK.space().nothing());
+    }
+
+    /** Each as the unit in good order shows it there. */
+    private static Diagnosis readAsExpected(Diagnosis seen, String test) {
+        var reading = (bricksignal.core.unit.Test.Reading) PACK.catalogue().test(test);
+        return seen.and(new Observation.Reading(reading, PACK.predictions().nominalValue(reading)));
+    }
+
+    @Test
+    void stageThatAnotherUnitWouldNotHaveReachedTellsOnce() {
+        Diagnosis seen = Diagnosis.of(PACK);
+        double before = odds(seen, "damper-stuck");
+        for (String test : AT_HIGH_FIRE) {
+            seen = readAsExpected(seen, test);
+        }
+        assertThat(odds(seen, "damper-stuck") / before).as("the limit may open after high fire").isBetween(0.02, 1.0);
+    }
+
+    @Test
+    void contactThatIsOpenFromTheStartIsNoTripInTheMiddle() {
+        Diagnosis seen = Diagnosis.of(PACK);
+        double before = odds(seen, "high-draft-open");
+        for (String test : AT_HIGH_FIRE) {
+            seen = readAsExpected(seen, test);
+        }
+        assertThat(odds(seen, "high-draft-open") / before).as("the valve would have had no power").isLessThan(1e-4);
+    }
+}
