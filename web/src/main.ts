@@ -1,16 +1,5 @@
-import { VueQueryPlugin } from '@tanstack/vue-query'
-import { createPinia } from 'pinia'
-import { createApp } from 'vue'
-import App from './App.vue'
-import { router } from './router'
-import './theme/index.scss'
+import { preferred, speak } from './words/words'
 
-createApp(App)
-  .use(createPinia())
-  .use(router)
-  .use(VueQueryPlugin, {
-    queryClientConfig: {
-      defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, networkMode: 'always' } },
-    },
-  })
-  .mount('#app')
+// words first: what the rest says is told when it is loaded
+await speak(preferred())
+await import('./app')

@@ -1,51 +1,60 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { tell } from './words/words'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/jobs' },
-    { path: '/login', component: () => import('./login/LoginView.vue'), meta: { title: 'Log in' } },
-    { path: '/jobs', component: () => import('./jobs/JobsView.vue'), meta: { title: 'Jobs' } },
-    { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: 'New job' } },
-    { path: '/jobs/record', component: () => import('./jobs/RecordView.vue'), meta: { title: 'Record' } },
-    { path: '/jobs/lead', component: () => import('./jobs/LeadView.vue'), meta: { title: 'Results' } },
+    { path: '/login', component: () => import('./login/LoginView.vue'), meta: { title: tell('common.logIn') } },
+    { path: '/jobs', component: () => import('./jobs/JobsView.vue'), meta: { title: tell('common.jobs') } },
+    { path: '/jobs/new', component: () => import('./jobs/NewJobView.vue'), meta: { title: tell('common.newJob') } },
+    { path: '/jobs/record', component: () => import('./jobs/RecordView.vue'), meta: { title: tell('common.record') } },
+    { path: '/jobs/lead', component: () => import('./jobs/LeadView.vue'), meta: { title: tell('common.results') } },
     {
       path: '/jobs/learning',
       component: () => import('./jobs/LearningView.vue'),
-      meta: { title: 'Our own failure rates' },
+      meta: { title: tell('common.ourOwnFailureRates') },
     },
-    { path: '/policy', component: () => import('./policy/PolicyView.vue'), meta: { title: 'Company rules' } },
-    { path: '/identify', component: () => import('./identify/IdentifyView.vue'), meta: { title: 'Identify' } },
-    { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: 'Families' } },
-    { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: 'Tools' } },
+    {
+      path: '/policy',
+      component: () => import('./policy/PolicyView.vue'),
+      meta: { title: tell('common.companyRules') },
+    },
+    {
+      path: '/identify',
+      component: () => import('./identify/IdentifyView.vue'),
+      meta: { title: tell('common.identify') },
+    },
+    { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: tell('common.families') } },
+    { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: tell('common.tools') } },
     {
       path: '/tools/economizer',
       component: () => import('./tools/EconomizerTool.vue'),
-      meta: { title: 'Economizer' },
+      meta: { title: tell('common.economizer') },
     },
     {
       path: '/tools/isolation',
       component: () => import('./tools/IsolationTool.vue'),
-      meta: { title: 'Two supplies' },
+      meta: { title: tell('common.twoSupplies') },
     },
     {
       path: '/tools/:id',
       component: () => import('./tools/CalculatorTool.vue'),
       props: true,
-      meta: { title: 'Tools' },
+      meta: { title: tell('common.tools') },
     },
-    { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: 'Boards' } },
+    { path: '/boards', component: () => import('./boards/BoardsView.vue'), meta: { title: tell('common.boards') } },
     {
       path: '/boards/:name',
       component: () => import('./boards/BoardEditor.vue'),
       props: true,
-      meta: { title: 'Board' },
+      meta: { title: tell('common.board') },
     },
     {
       path: '/visits/:id',
       component: () => import('./visit/VisitView.vue'),
       props: true,
-      meta: { title: 'Visit' },
+      meta: { title: tell('common.visit') },
       children: [
         { path: '', name: 'visit', component: () => import('./visit/VisitStart.vue') },
         { path: 'unit', name: 'unit', component: () => import('./visit/UnitView.vue') },
@@ -65,9 +74,13 @@ export const router = createRouter({
       name: 'report',
       component: () => import('./report/ReportView.vue'),
       props: true,
-      meta: { title: 'Report' },
+      meta: { title: tell('common.report') },
     },
-    { path: '/:rest(.*)*', component: () => import('./common/NotFound.vue'), meta: { title: 'Nothing here' } },
+    {
+      path: '/:rest(.*)*',
+      component: () => import('./common/NotFound.vue'),
+      meta: { title: tell('common.nothingHere') },
+    },
   ],
 })
 

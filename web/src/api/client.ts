@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
+import { tell } from '../words/words'
 
 type Schemas = components['schemas']
 export type Visit = Schemas['VisitView']
@@ -109,14 +110,14 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   try {
     result = await call
   } catch {
-    throw new Problem(0, 'The server cannot be reached. What you entered is kept on this screen.')
+    throw new Problem(0, tell('client.theServerCannotBeReached'))
   }
   if (!result.response.ok) {
     const problem = result.error as
       { detail?: string; field?: string; progress?: number; caller?: string[]; call?: string[] } | undefined
     throw new Problem(
       result.response.status,
-      problem?.detail ?? 'The server could not do this.',
+      problem?.detail ?? tell('client.theServerCouldNotDo'),
       problem?.field,
       problem?.progress,
       problem?.caller,
@@ -165,7 +166,7 @@ export async function checkPack(yaml: string, keep: boolean): Promise<PackCheck>
 /** A text of the server as it is. */
 export async function plain(path: string): Promise<string> {
   const got = await fetch(path)
-  if (!got.ok) throw new Problem(got.status, 'The text did not come. Load the page again.')
+  if (!got.ok) throw new Problem(got.status, tell('client.theTextDidNotCome'))
   return got.text()
 }
 
@@ -180,11 +181,11 @@ export async function logIn(username: string, password: string): Promise<void> {
       body: new URLSearchParams({ username, password }),
     })
   } catch {
-    throw new Problem(0, 'The server cannot be reached. Try again in a moment.')
+    throw new Problem(0, tell('client.theServerCannotBeReached2'))
   }
   if (!response.ok) {
     const problem = (await response.json().catch(() => ({}))) as { detail?: string }
-    throw new Problem(response.status, problem.detail ?? 'Logging in did not work.')
+    throw new Problem(response.status, problem.detail ?? tell('client.loggingInDidNotWork'))
   }
 }
 

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Entry } from './client'
+import { tell } from '../words/words'
 
 /** An entry on its way to the server, kept on this device until the server has it or a person gives it up. */
 export interface Kept {
@@ -135,7 +136,7 @@ export async function takeOver(visit: string, store: OutboxStore): Promise<void>
       place: i,
       entry: entry as unknown as Entry,
       refused: {
-        message: 'Written by an earlier version of this program and never sent. Enter it again, then discard this.',
+        message: tell('outboxStore.writtenByAnEarlierVersion'),
         field: '',
         status: 0,
       },

@@ -86,7 +86,7 @@ describe('visit', () => {
     await settled()
     reply = (path) => (path.endsWith('/log') ? json({ detail: 'no' }, 422) : json(visit))
     await handle.add({ kind: 'NOTE', text: 'x' })
-    await expect(handle.close('FIXED', 'done')).rejects.toThrow('refused')
+    await expect(handle.close('FIXED', 'done')).rejects.toThrow('not accepted')
   })
 
   it('tells how far a unit is on its way to be ready', async () => {

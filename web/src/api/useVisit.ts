@@ -15,6 +15,7 @@ import { useMe } from './useMe'
 import { postEntry } from './postEntry'
 import { useOutbox } from './useOutbox'
 import { told } from './useTrouble'
+import { tell } from '../words/words'
 
 const RETRY_MS = 1000
 const LONGEST_WAIT = 120
@@ -72,10 +73,8 @@ export function useVisit(id: MaybeRefOrGetter<string>) {
   /** Ends the visit, when everything entered is with the server. */
   async function close(outcome: Outcome, decided: string): Promise<void> {
     await outbox.flush()
-    if (outbox.waiting.value.length > 0)
-      throw new Problem(0, 'Something entered is not saved yet. The visit is closed when the server has it.')
-    if (outbox.refused.value.length > 0)
-      throw new Problem(0, 'An entry was refused. Correct or discard it first; it stands above.')
+    if (outbox.waiting.value.length > 0) throw new Problem(0, tell('useVisit.somethingEnteredIsNotSaved'))
+    if (outbox.refused.value.length > 0) throw new Problem(0, tell('useVisit.anEntryWasRefusedCorrect'))
     client.setQueryData(
       key,
       await answer<Visit>(api.POST('/api/visits/{id}/close', { params: path, body: { outcome, decided } })),

@@ -2,6 +2,7 @@
 import type { BoardCheck, Family } from '../api/client'
 import ChartRows from './ChartRows.vue'
 import { emptyRow, type Typed } from './draft'
+import { tell } from '../words/words'
 
 /** The code charts of a board, each in one or several generations. */
 defineProps<{ family: Family; check: BoardCheck | null }>()
@@ -9,12 +10,20 @@ const typed = defineModel<Typed>({ required: true })
 </script>
 
 <template>
-  <section v-for="chart in family.charts" :key="chart.board" :aria-label="`chart of the ${chart.label}`">
-    <h2 class="h5">Code chart, {{ chart.label }}</h2>
+  <section
+    v-for="chart in family.charts"
+    :key="chart.board"
+    :aria-label="tell('boardCharts.chartOfThe', { label: chart.label })"
+  >
+    <h2 class="h5">{{ tell('boardCharts.codeChart', { label: chart.label }) }}</h2>
     <div v-for="(g, i) in typed.charts[chart.board]" :key="i" class="generation">
       <div v-if="(typed.charts[chart.board]?.length ?? 0) > 1" class="gen-head">
-        <input v-model="g.generation" class="form-control field" :aria-label="`generation ${i + 1}`" />
-        <label :for="`w-${chart.board}-${i}`">how likely it is this one</label>
+        <input
+          v-model="g.generation"
+          class="form-control field"
+          :aria-label="tell('boardCharts.generation', { i: i + 1 })"
+        />
+        <label :for="`w-${chart.board}-${i}`">{{ tell('boardCharts.howLikelyItIsThis') }}</label>
         <input
           :id="`w-${chart.board}-${i}`"
           v-model.number="g.weight"
@@ -23,7 +32,9 @@ const typed = defineModel<Typed>({ required: true })
           step="0.1"
           class="form-control field weight"
         />
-        <button type="button" class="key quiet" @click="typed.charts[chart.board]!.splice(i, 1)">out</button>
+        <button type="button" class="key quiet" @click="typed.charts[chart.board]!.splice(i, 1)">
+          {{ tell('common.out') }}
+        </button>
       </div>
       <ChartRows
         v-model="typed.charts[chart.board]![i]!"
@@ -44,7 +55,7 @@ const typed = defineModel<Typed>({ required: true })
         })
       "
     >
-      another chart generation, when you cannot tell which board it is
+      {{ tell('boardCharts.anotherChartGenerationWhenYou') }}
     </button>
   </section>
 </template>

@@ -12,6 +12,7 @@ import BoardSwitches from './BoardSwitches.vue'
 import BoardValues from './BoardValues.vue'
 import { emptyRow, fromDraft, toDraft, type Typed } from './draft'
 import ProblemList from './ProblemList.vue'
+import { tell } from '../words/words'
 
 const props = defineProps<{ name: string }>()
 const route = useRoute()
@@ -56,7 +57,9 @@ const touched = computed(() => typed.value.name !== '' && typed.value.title !== 
 function complete(f: Family) {
   const t = typed.value
   for (const chart of f.charts)
-    t.charts[chart.board] ??= [{ generation: 'as on the door', weight: 1, codes: [emptyRow(), emptyRow(), emptyRow()] }]
+    t.charts[chart.board] ??= [
+      { generation: tell('boardEditor.asOnTheDoor'), weight: 1, codes: [emptyRow(), emptyRow(), emptyRow()] },
+    ]
   for (const n of f.nominals) t.nominals[n.id] ??= { value: '', tolerance: '' }
   for (const s of f.settings)
     t.settings[s.id] ??= {
@@ -121,7 +124,7 @@ async function save() {
       )
       return
     }
-    saved.value = 'Kept as a new version.'
+    saved.value = tell('boardEditor.keptAsANewVersion')
     if (fresh.value) await router.replace(`/boards/${typed.value.name}`)
   } catch (failure) {
     problem.value = failure instanceof Problem ? failure.message : String(failure)
@@ -130,17 +133,17 @@ async function save() {
 </script>
 
 <template>
-  <TopBar title="Board" />
+  <TopBar :title="tell('common.board')" />
   <main class="page board">
     <p v-if="kept.error.value" class="problem" role="alert">{{ kept.error.value.message }}</p>
     <form v-if="family.data.value" @submit.prevent="save">
-      <h1 class="h4">{{ fresh ? 'Type in a board' : typed.title }}</h1>
+      <h1 class="h4">{{ fresh ? tell('boardEditor.typeInABoard') : typed.title }}</h1>
       <p class="soft">
-        {{ family.data.value.title }}. Only what differs from the equipment type. Leave the rest empty.
+        {{ tell('boardEditor.onlyWhatDiffersFromThe', { title: family.data.value.title }) }}
       </p>
       <div class="head">
         <div>
-          <label for="board-title">What is printed on the board or its door</label>
+          <label for="board-title">{{ tell('boardEditor.whatIsPrintedOnThe') }}</label>
           <input
             id="board-title"
             v-model="typed.title"
@@ -152,9 +155,9 @@ async function save() {
         </div>
         <p class="soft m-0">{{ typed.name }}</p>
         <div v-if="kept.data.value && kept.data.value.history.length > 1">
-          <label for="board-version">Version</label>
+          <label for="board-version">{{ tell('boardEditor.version') }}</label>
           <select id="board-version" v-model.number="version" class="form-select field">
-            <option :value="0">newest</option>
+            <option :value="0">{{ tell('boardEditor.newest') }}</option>
             <option v-for="h in kept.data.value.history" :key="h.version" :value="h.version">{{ h.version }}</option>
           </select>
         </div>
@@ -187,23 +190,36 @@ async function save() {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p v-if="saved" role="status">{{ saved }}</p>
       <details v-if="check">
-        <summary>As YAML</summary>
+        <summary>{{ tell('boardEditor.asYaml') }}</summary>
         <pre class="yaml num">{{ check.yaml }}</pre>
       </details>
       <p v-if="locked" class="caution" data-test="locked">
-        Typed in by {{ kept.data.value?.row.by }}. You can look at it and export it; ask them or the lead for a change.
+        {{ tell('boardEditor.typedInByYouCan', { by: kept.data.value?.row.by }) }}
       </p>
       <div class="foot">
         <button type="submit" class="key next" :disabled="!touched || locked" data-test="save-board">
-          {{ route.query.unit ? 'Keep it and use it for this unit' : fresh ? 'Keep it' : 'Keep as a new version' }}
+          {{
+            route.query.unit
+              ? tell('boardEditor.keepItAndUseIt')
+              : fresh
+                ? tell('common.keepIt')
+                : tell('boardEditor.keepAsANewVersion')
+          }}
         </button>
-        <a v-if="!fresh" class="key" :href="`/api/overlays/${name}/yaml?version=${version}`" :download="`${name}.yaml`"
-          >Export YAML</a
+        <a
+          v-if="!fresh"
+          class="key"
+          :href="`/api/overlays/${name}/yaml?version=${version}`"
+          :download="`${name}.yaml`"
+          >{{ tell('boardEditor.exportYaml') }}</a
         >
       </div>
     </form>
-    <p v-else-if="fresh && !familyId">Choose an equipment type first. <RouterLink to="/boards">Boards</RouterLink></p>
-    <p v-else-if="!kept.error.value" class="soft">Loading the equipment type.</p>
+    <p v-else-if="fresh && !familyId">
+      {{ tell('boardEditor.chooseAnEquipmentTypeFirst') }}
+      <RouterLink to="/boards">{{ tell('common.boards') }}</RouterLink>
+    </p>
+    <p v-else-if="!kept.error.value" class="soft">{{ tell('boardEditor.loadingTheEquipmentType') }}</p>
   </main>
 </template>
 

@@ -2,6 +2,7 @@
 import type { Family } from '../api/client'
 import { CONDUCTOR_COLOURS } from '../visit/conductor'
 import type { Typed } from './draft'
+import { tell } from '../words/words'
 
 /** What stands beside each terminal of a board, and the colours of its conductors. */
 defineProps<{ family: Family }>()
@@ -10,7 +11,7 @@ const typed = defineModel<Typed>({ required: true })
 
 <template>
   <details>
-    <summary class="h5">Terminals and wire colors</summary>
+    <summary class="h5">{{ tell('boardPoints.terminalsAndWireColors') }}</summary>
     <datalist id="colours"><option v-for="c in CONDUCTOR_COLOURS" :key="c" :value="c"></option></datalist>
     <ul class="points">
       <li v-for="p in family.points" :key="p.id">
@@ -21,14 +22,14 @@ const typed = defineModel<Typed>({ required: true })
           v-model="typed.labels[p.id]"
           class="form-control field"
           :placeholder="p.label"
-          :aria-label="`${p.label}: label on this board`"
+          :aria-label="tell('boardPoints.labelOnThisBoard', { label: p.label })"
         />
         <input
           v-model="typed.colours[p.id]"
           class="form-control field"
           list="colours"
           :placeholder="p.colour"
-          :aria-label="`${p.label}: conductor colour`"
+          :aria-label="tell('boardPoints.conductorColour', { label: p.label })"
         />
       </li>
     </ul>

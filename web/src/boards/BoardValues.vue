@@ -2,11 +2,15 @@
 import { computed } from 'vue'
 import type { Family } from '../api/client'
 import type { Typed } from './draft'
+import { tell } from '../words/words'
 
 /** Times, fuses and values in which a board differs from its family. */
 const props = defineProps<{ family: Family; said: (path: string) => string }>()
 const typed = defineModel<Typed>({ required: true })
-const orders = { POWER_THEN_CALL: 'power first, then the call', CALL_THEN_POWER: 'call first, then power' }
+const orders = {
+  POWER_THEN_CALL: tell('boardValues.powerFirstThenTheCall'),
+  CALL_THEN_POWER: tell('boardValues.callFirstThenPower'),
+}
 /** What is one number and no more. */
 const plain = computed(() => [
   ...props.family.timings.map((f) => ({ ...f, group: 'timings' as const, test: 'timing', unit: 's' })),
@@ -16,7 +20,7 @@ const plain = computed(() => [
 
 <template>
   <details open>
-    <summary class="h5">Times, fuses, values</summary>
+    <summary class="h5">{{ tell('boardValues.timesFusesValues') }}</summary>
     <div class="values">
       <div v-for="f in plain" :key="f.group + f.id">
         <label :for="`${f.group}-${f.id}`">{{ f.label }}, {{ f.unit }}</label>
@@ -32,14 +36,14 @@ const plain = computed(() => [
       </div>
       <div v-if="family.call" class="pair">
         <div>
-          <label for="call-order">Power and call</label>
+          <label for="call-order">{{ tell('boardValues.powerAndCall') }}</label>
           <select id="call-order" v-model="typed.call.order" class="form-select field" data-test="call-order">
-            <option value="">{{ orders[family.call.order] }} (as usual)</option>
+            <option value="">{{ tell('boardValues.asUsual', { order: orders[family.call.order] }) }}</option>
             <option v-for="(label, order) in orders" :key="order" :value="order">{{ label }}</option>
           </select>
         </div>
         <div>
-          <label for="call-why">Why in this order</label>
+          <label for="call-why">{{ tell('boardValues.whyInThisOrder') }}</label>
           <input
             id="call-why"
             v-model="typed.call.why"
@@ -65,7 +69,7 @@ const plain = computed(() => [
             class="form-control field num"
             inputmode="decimal"
             placeholder="± %"
-            :aria-label="`${n.label}: tolerance in percent`"
+            :aria-label="tell('boardValues.toleranceInPercent', { label: n.label })"
           />
         </div>
         <p v-if="said(`/nominals/${n.id}`)" class="problem">{{ said(`/nominals/${n.id}`) }}</p>

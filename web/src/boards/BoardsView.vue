@@ -6,6 +6,7 @@ import { answer, api, importBoard, type BoardCheck, type BoardRow } from '../api
 import { useAttempt } from '../api/useAttempt'
 import TopBar from '../common/TopBar.vue'
 import ProblemList from './ProblemList.vue'
+import { tell } from '../words/words'
 
 const router = useRouter()
 const boards = useQuery({ queryKey: ['boards'], queryFn: () => answer<BoardRow[]>(api.GET('/api/overlays')) })
@@ -28,13 +29,15 @@ async function bring(event: Event) {
 </script>
 
 <template>
-  <TopBar title="Boards" />
+  <TopBar :title="tell('common.boards')" />
   <main class="page">
-    <h1 class="h4">Board library</h1>
-    <p class="soft">A board's own chart, times, labels and colors. Every unit with that board uses them.</p>
-    <p><RouterLink to="/packs" data-test="to-packs">Equipment types: how each runs, fails and is proven</RouterLink></p>
+    <h1 class="h4">{{ tell('boardsView.boardLibrary') }}</h1>
+    <p class="soft">{{ tell('boardsView.aBoardsOwnChartTimes') }}</p>
+    <p>
+      <RouterLink to="/packs" data-test="to-packs">{{ tell('boardsView.equipmentTypesHowEachRuns') }}</RouterLink>
+    </p>
     <hr class="rule" />
-    <p v-if="boards.data.value?.length === 0" class="mt-3">None yet. Add the first one from the door of a unit.</p>
+    <p v-if="boards.data.value?.length === 0" class="mt-3">{{ tell('boardsView.noneYetAddTheFirst') }}</p>
     <ul class="rows">
       <li v-for="b in boards.data.value" :key="b.name">
         <RouterLink :to="`/boards/${b.name}`"
@@ -42,25 +45,27 @@ async function bring(event: Event) {
         >
         <span class="soft">{{ families.data.value?.find((f) => f.id === b.family)?.title ?? b.family }}</span>
         <span class="soft"
-          ><span class="num">version {{ b.version }}</span
+          ><span class="num">{{ tell('boardsView.version', { version: b.version }) }}</span
           >, {{ b.by }}</span
         >
-        <a class="key quiet" :href="`/api/overlays/${b.name}/yaml`" :download="`${b.name}.yaml`">export YAML</a>
+        <a class="key quiet" :href="`/api/overlays/${b.name}/yaml`" :download="`${b.name}.yaml`">{{
+          tell('boardsView.exportYaml')
+        }}</a>
       </li>
     </ul>
     <form class="bring" @submit.prevent="router.push({ path: '/boards/new', query: { family } })">
-      <label for="new-family">Add a board of this type</label>
+      <label for="new-family">{{ tell('boardsView.addABoardOfThis') }}</label>
       <select id="new-family" v-model="family" class="form-select field" required>
-        <option value="" disabled>Choose the type</option>
+        <option value="" disabled>{{ tell('boardsView.chooseTheType') }}</option>
         <option v-for="f in families.data.value" :key="f.id" :value="f.id">{{ f.title }}</option>
       </select>
-      <button type="submit" class="key next" :disabled="!family">Add a board</button>
-      <label for="bring-file">Or import YAML</label>
+      <button type="submit" class="key next" :disabled="!family">{{ tell('boardsView.addABoard') }}</button>
+      <label for="bring-file">{{ tell('boardsView.orImportYaml') }}</label>
       <input id="bring-file" type="file" accept=".yaml,.yml" class="form-control field" @change="bring" />
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ProblemList v-if="check" :problems="check.problems" :notes="check.notes" />
-    <p v-if="check?.usable" role="status">It is in the list.</p>
+    <p v-if="check?.usable" role="status">{{ tell('boardsView.itIsInTheList') }}</p>
   </main>
 </template>
 

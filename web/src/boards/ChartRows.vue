@@ -2,6 +2,7 @@
 import { nextTick, ref } from 'vue'
 import type { components } from '../api/schema'
 import { emptyRow, type GenerationRows } from './draft'
+import { tell } from '../words/words'
 
 const rows = defineModel<GenerationRows>({ required: true })
 const props = defineProps<{
@@ -39,8 +40,8 @@ async function more() {
         <input
           v-model="code.pattern"
           class="form-control field num"
-          :aria-label="`code ${i + 1}: pattern`"
-          placeholder="3 flashes"
+          :aria-label="tell('chartRows.codePattern', { i: i + 1 })"
+          :placeholder="tell('chartRows.3Flashes')"
           :data-test="`pattern-${place}-${i}`"
           @keydown.enter.prevent="more"
         />
@@ -48,25 +49,32 @@ async function more() {
           v-model="code.condition"
           class="form-control field"
           :list="`conditions-${board}-${place}`"
-          :aria-label="`code ${i + 1}: condition`"
-          placeholder="type a few letters"
+          :aria-label="tell('chartRows.codeCondition', { i: i + 1 })"
+          :placeholder="tell('chartRows.typeAFewLetters')"
           :data-test="`condition-${place}-${i}`"
           @keydown.enter.prevent="more"
         />
         <input
           v-model="code.text"
           class="form-control field"
-          :aria-label="`code ${i + 1}: words of the chart`"
-          placeholder="the chart's own words, if you like"
+          :aria-label="tell('chartRows.codeWordsOfTheChart', { i: i + 1 })"
+          :placeholder="tell('chartRows.theChartsOwnWordsIf')"
           @keydown.enter.prevent="more"
         />
-        <button type="button" class="key quiet" :aria-label="`take out code ${i + 1}`" @click="rows.codes.splice(i, 1)">
-          out
+        <button
+          type="button"
+          class="key quiet"
+          :aria-label="tell('chartRows.takeOutCode', { i: i + 1 })"
+          @click="rows.codes.splice(i, 1)"
+        >
+          {{ tell('common.out') }}
         </button>
         <p v-if="said(i)" class="said" role="status">{{ said(i) }}</p>
       </li>
     </ol>
-    <button type="button" class="key" :data-test="`more-codes-${place}`" @click="more">Another code</button>
+    <button type="button" class="key" :data-test="`more-codes-${place}`" @click="more">
+      {{ tell('chartRows.anotherCode') }}
+    </button>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { components } from '../api/schema'
+import { tell } from '../words/words'
 
 type Found = components['schemas']['PackProblem']
 defineProps<{ problems: Found[]; notes?: Found[]; jumps?: boolean }>()
@@ -9,11 +10,14 @@ defineEmits<{ line: [line: number] }>()
 <template>
   <ul v-if="problems.length || notes?.length" class="found" role="status" data-test="problems">
     <li v-for="p in problems" :key="p.path + p.reason" class="bad">
-      <button v-if="jumps" type="button" class="num jump" @click="$emit('line', p.line)">line {{ p.line }}</button>
-      <span class="num">{{ jumps ? '' : `line ${p.line}` }} {{ p.path }}</span> {{ p.reason }}. {{ p.remedy }}.
+      <button v-if="jumps" type="button" class="num jump" @click="$emit('line', p.line)">
+        {{ tell('problemList.line', { line: p.line }) }}
+      </button>
+      <span class="num">{{ jumps ? '' : tell('problemList.line', { line: p.line }) }} {{ p.path }}</span>
+      {{ p.reason }}. {{ p.remedy }}.
     </li>
     <li v-for="n in notes" :key="n.path + n.reason">
-      <span class="num">line {{ n.line }}</span> {{ n.reason }}. {{ n.remedy }}.
+      <span class="num">{{ tell('problemList.line', { line: n.line }) }}</span> {{ n.reason }}. {{ n.remedy }}.
     </li>
   </ul>
 </template>

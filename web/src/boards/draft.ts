@@ -1,4 +1,5 @@
 import type { Draft } from '../api/client'
+import { tell } from '../words/words'
 
 /** A line of a chart as it is being typed. */
 export interface CodeRow {
@@ -33,7 +34,7 @@ export const emptyRow = (): CodeRow => ({ pattern: '', condition: '', text: '' }
 
 /** A bare count is so many flashes. */
 export const patternOf = (typed: string): string =>
-  /^\s*\d+\s*$/.test(typed) ? `${typed.trim()} flashes` : typed.trim()
+  /^\s*\d+\s*$/.test(typed) ? tell('draft.flashes', { value: typed.trim() }) : typed.trim()
 
 function filled<T>(entries: Record<string, string>, value: (text: string) => T): Record<string, T> | undefined {
   const kept = Object.entries(entries).filter(([, text]) => text.trim() !== '')

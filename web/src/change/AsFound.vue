@@ -2,6 +2,7 @@
 import { reactive, ref } from 'vue'
 import type { ChangeOut, TerminalLine } from '../api/client'
 import { useHandle } from '../visit/handle'
+import { tell } from '../words/words'
 
 /** What is on each terminal and what is typed off the board; one tap where it is as usual. */
 defineProps<{ change: ChangeOut; closed: boolean }>()
@@ -67,23 +68,23 @@ function keepSpare() {
           v-if="t.usual && other !== t.terminal"
           type="button"
           class="key quiet"
-          :aria-label="`other than usual on ${t.label}`"
+          :aria-label="tell('asFound.otherThanUsualOn', { label: t.label })"
           @click="other = t.terminal"
         >
-          other
+          {{ tell('asFound.other') }}
         </button>
         <form v-else class="typed" @submit.prevent="keep(t, texts[t.terminal] ?? '')">
           <input
             v-model="texts[t.terminal]"
             class="form-control"
             maxlength="120"
-            placeholder="something else"
-            :aria-label="`What is on ${t.label}`"
+            :placeholder="tell('asFound.somethingElse')"
+            :aria-label="tell('asFound.whatIsOn', { label: t.label })"
           />
-          <button class="key quiet" type="submit">Keep</button>
+          <button class="key quiet" type="submit">{{ tell('common.keep') }}</button>
         </form>
       </template>
-      <span v-else class="soft">not recorded</span>
+      <span v-else class="soft">{{ tell('asFound.notRecorded') }}</span>
     </li>
   </ul>
   <template v-if="!closed">
@@ -92,35 +93,43 @@ function keepSpare() {
         v-model="own"
         class="form-control"
         maxlength="60"
-        placeholder="another terminal"
-        aria-label="Another terminal"
+        :placeholder="tell('asFound.anotherTerminal')"
+        :aria-label="tell('asFound.anotherTerminal2')"
         required
       />
       <input
         v-model="ownConductor"
         class="form-control"
         maxlength="120"
-        placeholder="what is on it"
-        aria-label="What is on the other terminal"
+        :placeholder="tell('asFound.whatIsOnIt')"
+        :aria-label="tell('asFound.whatIsOnTheOther')"
         required
       />
-      <button class="key quiet" type="submit">Add it</button>
+      <button class="key quiet" type="submit">{{ tell('asFound.addIt') }}</button>
     </form>
     <form class="more" @submit.prevent="keepSpare">
-      <input v-model="cable" class="form-control" maxlength="60" placeholder="cable" aria-label="Cable" required />
+      <input
+        v-model="cable"
+        class="form-control"
+        maxlength="60"
+        :placeholder="tell('asFound.cable')"
+        :aria-label="tell('asFound.cable2')"
+        required
+      />
       <input
         v-model="spare"
         class="form-control"
         maxlength="120"
-        placeholder="spare conductor"
-        aria-label="Spare conductor"
+        :placeholder="tell('asFound.spareConductor')"
+        :aria-label="tell('asFound.spareConductor2')"
         required
       />
-      <button class="key quiet" type="submit">Add the spare</button>
+      <button class="key quiet" type="submit">{{ tell('asFound.addTheSpare') }}</button>
     </form>
   </template>
   <p v-if="change.spares.length">
-    <strong>Spare:</strong> {{ change.spares.map((s) => `${s.conductor} in ${s.cable}`).join('; ') }}
+    <strong>{{ tell('asFound.spare') }}</strong>
+    {{ change.spares.map((s) => tell('asFound.in', { conductor: s.conductor, cable: s.cable })).join('; ') }}
   </p>
 </template>
 

@@ -10,6 +10,7 @@ import DifferenceList from './DifferenceList.vue'
 import LendPart from './LendPart.vue'
 import PhotoStrip from './PhotoStrip.vue'
 import SwitchBank from './SwitchBank.vue'
+import { tell } from '../words/words'
 
 const { id, visit, page } = useHandle()
 const route = useRoute()
@@ -35,25 +36,32 @@ const { data: change, isPending } = useQuery({
 
 <template>
   <main class="page" data-test="change-page">
-    <p v-if="isPending" class="soft">Loading the board.</p>
+    <p v-if="isPending" class="soft">{{ tell('changeView.loadingTheBoard') }}</p>
     <template v-if="change">
-      <h1 class="h3">Changing the {{ change.boards.find((b) => b.part === change!.board)?.label }}</h1>
+      <h1 class="h3">
+        {{ tell('changeView.changingThe', { label: change.boards.find((b) => b.part === change!.board)?.label }) }}
+      </h1>
       <p v-if="change.blocked" class="blocked" data-test="blocked">{{ change.blocked }}</p>
       <label v-if="change.boards.length > 1" class="form-label">
-        Which board
+        {{ tell('changeView.whichBoard') }}
         <select v-model="part" class="form-select">
-          <option value="">the likely cause</option>
+          <option value="">{{ tell('changeView.theLikelyCause') }}</option>
           <option v-for="b in change.boards" :key="b.part" :value="b.part">{{ b.label }}</option>
         </select>
       </label>
       <p class="caution">{{ change.cautions[0] }}</p>
-      <h2 class="h5">Before you disconnect anything</h2>
+      <h2 class="h5">{{ tell('changeView.beforeYouDisconnectAnything') }}</h2>
       <PhotoStrip :closed="closed" />
       <AsFound :change="change" :closed="closed" />
       <SwitchBank :switches="change.switches" />
-      <h2 class="h5">The new board</h2>
-      <select v-model="board" class="form-select board" aria-label="Which board comes in" data-test="new-board">
-        <option value="">the same kind again</option>
+      <h2 class="h5">{{ tell('changeView.theNewBoard') }}</h2>
+      <select
+        v-model="board"
+        class="form-select board"
+        :aria-label="tell('changeView.whichBoardComesIn')"
+        data-test="new-board"
+      >
+        <option value="">{{ tell('changeView.theSameKindAgain') }}</option>
         <option v-for="b in boards" :key="b.name" :value="b.name">{{ b.title }}</option>
       </select>
       <DifferenceList :differences="change.differences" :closed="closed" />
@@ -67,7 +75,9 @@ const { data: change, isPending } = useQuery({
         :held="Boolean(change.blocked) || change.problems.length > 0"
       />
       <LendPart :closed="closed" />
-      <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">Back to the verdict</RouterLink>
+      <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">{{
+        tell('common.backToTheVerdict')
+      }}</RouterLink>
     </template>
   </main>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { MoveLine } from '../api/client'
 import { useHandle } from '../visit/handle'
+import { tell } from '../words/words'
 
 /** One conductor at a time: the next one large, with its button; all of them below, to look at and to print. */
 const props = defineProps<{ moves: MoveLine[]; closed: boolean; held: boolean }>()
@@ -13,30 +14,30 @@ const print = () => window.print()
 
 <template>
   <section data-test="map">
-    <h2 class="h5">Conductor by conductor</h2>
-    <p class="num">{{ done }} of {{ moves.length }} moved.</p>
+    <h2 class="h5">{{ tell('conductorMap.conductorByConductor') }}</h2>
+    <p class="num">{{ tell('conductorMap.ofMoved', { done, count: moves.length }) }}</p>
     <div v-if="next && !closed && !held" class="now no-print">
       <p class="from">
         {{ next.from }}<span v-if="next.conductor" class="soft">, {{ next.conductor }}</span>
       </p>
-      <p class="to"><span aria-hidden="true">↓</span> {{ next.to ?? 'no place: cap it' }}</p>
+      <p class="to"><span aria-hidden="true">↓</span> {{ next.to ?? tell('conductorMap.noPlaceCapIt') }}</p>
       <button
         type="button"
         class="key next"
         data-test="moved"
         @click="add({ kind: 'MOVED', terminal: next!.terminal })"
       >
-        It is on
+        {{ tell('conductorMap.itIsOn') }}
       </button>
     </div>
-    <p v-else-if="held" class="soft">Fix the problems above before you move a wire.</p>
+    <p v-else-if="held" class="soft">{{ tell('conductorMap.fixTheProblemsAboveBefore') }}</p>
     <table class="table">
       <thead>
         <tr>
-          <th scope="col">From</th>
-          <th scope="col">Conductor</th>
-          <th scope="col">To</th>
-          <th scope="col">On</th>
+          <th scope="col">{{ tell('common.from') }}</th>
+          <th scope="col">{{ tell('conductorMap.conductor') }}</th>
+          <th scope="col">{{ tell('common.to') }}</th>
+          <th scope="col">{{ tell('conductorMap.on') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -44,10 +45,16 @@ const print = () => window.print()
           <td>{{ m.from }}</td>
           <td>{{ m.conductor }}</td>
           <td>
-            <strong>{{ m.to ?? 'no place' }}</strong>
+            <strong>{{ m.to ?? tell('conductorMap.noPlace') }}</strong>
           </td>
           <td>
-            <svg viewBox="0 0 18 18" width="18" height="18" role="img" :aria-label="m.done ? 'on' : 'not yet'">
+            <svg
+              viewBox="0 0 18 18"
+              width="18"
+              height="18"
+              role="img"
+              :aria-label="m.done ? tell('conductorMap.on2') : tell('conductorMap.notYet')"
+            >
               <rect x="1.5" y="1.5" width="15" height="15" class="box" />
               <path v-if="m.done" d="M4 9l4 4 7-9" class="tick" />
             </svg>
@@ -55,7 +62,7 @@ const print = () => window.print()
         </tr>
       </tbody>
     </table>
-    <button type="button" class="key quiet no-print" @click="print">Print the map</button>
+    <button type="button" class="key quiet no-print" @click="print">{{ tell('conductorMap.printTheMap') }}</button>
   </section>
 </template>
 

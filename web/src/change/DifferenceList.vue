@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ChangeOut } from '../api/client'
 import { useHandle } from '../visit/handle'
+import { tell } from '../words/words'
 
 /** What is otherwise on the new board; each wants a yes of its own. */
 defineProps<{ differences: ChangeOut['differences']; closed: boolean }>()
@@ -8,18 +9,18 @@ const { add } = useHandle()
 </script>
 
 <template>
-  <p v-if="differences.length === 0" class="soft mt-2">It is the same as the old one.</p>
+  <p v-if="differences.length === 0" class="soft mt-2">{{ tell('differenceList.itIsTheSameAs') }}</p>
   <ul v-else class="differences" data-test="differences">
     <li v-for="d in differences" :key="d.what" :class="{ agreed: d.agreed }">
       <span>
         {{ d.says
         }}<template v-if="d.position"
-          >. <strong>Set it to {{ d.position }}</strong></template
+          >. <strong>{{ tell('differenceList.setItTo', { position: d.position }) }}</strong></template
         >
       </span>
-      <span v-if="d.agreed" class="yes">known</span>
+      <span v-if="d.agreed" class="yes">{{ tell('differenceList.known') }}</span>
       <button v-else-if="!closed" type="button" class="key" @click="add({ kind: 'AGREED', what: d.what })">
-        Yes, I saw it
+        {{ tell('differenceList.yesISawIt') }}
       </button>
     </li>
   </ul>

@@ -5,6 +5,7 @@ import { answer, api, type Photo, sendPhoto } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import { useHandle } from '../visit/handle'
 import { shrunk } from './photo'
+import { tell } from '../words/words'
 
 /** Photographs of how it was found: taken, made small here, kept; each on the report unless it is taken off. */
 defineProps<{ closed: boolean }>()
@@ -41,9 +42,14 @@ function onReport(photo: Photo) {
 <template>
   <div class="photos">
     <div v-if="!closed && (photos.data.value?.length ?? 0) < MOST" class="take">
-      <input v-model="label" class="form-control" maxlength="120" aria-label="What is on the photograph" />
+      <input
+        v-model="label"
+        class="form-control"
+        maxlength="120"
+        :aria-label="tell('photoStrip.whatIsOnThePhotograph')"
+      />
       <label class="key" :class="{ busy }">
-        {{ busy ? 'Keeping it' : 'Photograph' }}
+        {{ busy ? tell('photoStrip.keepingIt') : tell('photoStrip.photograph') }}
         <input
           class="visually-hidden"
           type="file"
@@ -62,12 +68,12 @@ function onReport(photo: Photo) {
         <img :src="`/api/visits/${id}/photos/${p.id}`" :alt="p.label" :width="p.width" :height="p.height" />
         <span>{{ p.label }}</span>
         <label v-if="!closed" class="choice">
-          <input type="checkbox" :checked="p.onReport" @change="onReport(p)" /> on the report
+          <input type="checkbox" :checked="p.onReport" @change="onReport(p)" /> {{ tell('photoStrip.onTheReport') }}
         </label>
       </li>
     </ul>
     <p v-else-if="photos.data.value" class="soft">
-      No photograph yet. Take one of the whole board, and one of each plug.
+      {{ tell('photoStrip.noPhotographYetTakeOne') }}
     </p>
   </div>
 </template>

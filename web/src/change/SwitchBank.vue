@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
 import type { ChangeOut } from '../api/client'
+import { tell } from '../words/words'
 
 /** Each switch, jumper or knob with its positions beside each other, as it sits on the board; filled where it was found. */
 defineProps<{ switches: ChangeOut['switches'] }>()
@@ -20,9 +21,11 @@ const route = useRoute()
           <span>{{ p }}</span>
         </li>
       </ol>
-      <p v-if="!s.found" class="soft">Its settings were not recorded.</p>
+      <p v-if="!s.found" class="soft">{{ tell('switchBank.itsSettingsWereNotRecorded') }}</p>
     </figure>
-    <RouterLink class="key quiet" :to="{ name: 'settings', params: route.params }">Record how they are set</RouterLink>
+    <RouterLink class="key quiet" :to="{ name: 'settings', params: route.params }">{{
+      tell('switchBank.recordHowTheyAreSet')
+    }}</RouterLink>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { tell } from '../words/words'
 
 /** What a customer can say of a unit, as keys: pressed where it was said. What stands in the complaint comes first. */
 export interface Statement {
@@ -22,7 +23,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
 <template>
   <div class="said" data-test="customer-said">
     <template v-if="first.length">
-      <span id="q-understood">Understood. Tap what is wrong.</span>
+      <span id="q-understood">{{ tell('customerSaid.understoodTapWhatIsWrong') }}</span>
       <div class="keys" role="group" aria-labelledby="q-understood" data-test="understood">
         <button
           v-for="s in first"
@@ -39,7 +40,7 @@ const rest = computed(() => props.all.filter((s) => !first.value.some((f) => sam
       </div>
     </template>
     <details v-if="rest.length" class="more">
-      <summary class="key quiet">Add what the customer noticed</summary>
+      <summary class="key quiet">{{ tell('customerSaid.addWhatTheCustomerNoticed') }}</summary>
       <div class="keys" data-test="more-said">
         <button
           v-for="s in rest"

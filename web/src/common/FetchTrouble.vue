@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { useTrouble } from '../api/useTrouble'
+import { tell } from '../words/words'
 
 const { says, busy, again } = useTrouble()
 </script>
 
 <template>
   <div v-if="says" class="trouble no-print" role="alert" data-test="trouble">
-    <p class="problem">Part of this screen did not load. {{ says }}</p>
-    <button type="button" class="key" :disabled="busy" @click="again">{{ busy ? 'Asking' : 'Try again' }}</button>
+    <p class="problem">{{ tell('fetchTrouble.partOfThisScreenDid', { says }) }}</p>
+    <button type="button" class="key" :disabled="busy" @click="again">
+      {{ busy ? tell('common.asking') : tell('common.tryAgain') }}
+    </button>
   </div>
 </template>
 

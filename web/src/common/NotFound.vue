@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import TopBar from './TopBar.vue'
+import { tell } from '../words/words'
 </script>
 
 <template>
-  <TopBar title="Nothing here" />
+  <TopBar :title="tell('common.nothingHere')" />
   <main class="page">
-    <h1 class="h3">Nothing at this address</h1>
-    <p>The link is old or mistyped.</p>
-    <RouterLink class="key next" to="/jobs">Today's jobs</RouterLink>
+    <h1 class="h3">{{ tell('notFound.nothingAtThisAddress') }}</h1>
+    <p>{{ tell('notFound.theLinkIsOldOr') }}</p>
+    <RouterLink class="key next" to="/jobs">{{ tell('common.todaysJobs') }}</RouterLink>
   </main>
 </template>

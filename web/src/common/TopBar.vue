@@ -8,6 +8,7 @@ import { useLoggedOut } from '../api/useTrouble'
 import { useWaiting } from '../api/useWaiting'
 import { useTheme } from '../theme/useTheme'
 import FetchTrouble from './FetchTrouble.vue'
+import { tell } from '../words/words'
 
 /** Stays: a page on which nothing may be lost asks for the login itself. */
 const props = defineProps<{ title: string; stays?: boolean }>()
@@ -29,13 +30,7 @@ watch(
 const { mine, others } = useWaiting()
 async function leave() {
   const count = mine.value.length
-  if (
-    count &&
-    !window.confirm(
-      `${count} of your entries are not saved on the server yet. They stay on this device and are sent when you log in here again. Log out?`,
-    )
-  )
-    return
+  if (count && !window.confirm(tell('topBar.ofYourEntriesAreNot', { count }))) return
   await logOut().catch(() => undefined)
   queries.clear()
   await router.replace('/login')
@@ -44,7 +39,7 @@ async function leave() {
 
 <template>
   <header class="bar no-print">
-    <RouterLink to="/jobs" class="brand" aria-label="Brick Signal, jobs of the day">
+    <RouterLink to="/jobs" class="brand" :aria-label="tell('topBar.brickSignalJobsOfThe')">
       <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
         <path d="M1 23h7V9h4v14h4V9h4v14h11" fill="none" stroke="currentColor" stroke-width="3" />
       </svg>
@@ -52,12 +47,14 @@ async function leave() {
     </RouterLink>
     <p class="title">{{ title }}</p>
     <p v-if="mine.length || others.length" class="waiting" role="status" data-test="waiting">
-      <span v-if="mine.length">{{ mine.length }} not sent</span>
-      <span v-if="others.length">{{ others.length }} from a colleague on this device</span>
+      <span v-if="mine.length">{{ tell('topBar.notSent', { count: mine.length }) }}</span>
+      <span v-if="others.length">{{ tell('topBar.fromAColleagueOnThis', { count: others.length }) }}</span>
     </p>
-    <button class="key quiet" type="button" @click="toggle">{{ theme === 'closet' ? 'Daylight' : 'Closet' }}</button>
+    <button class="key quiet" type="button" @click="toggle">
+      {{ theme === 'closet' ? tell('topBar.daylight') : tell('topBar.closet') }}
+    </button>
     <button v-if="me.data.value" class="key quiet who" type="button" @click="leave">
-      <span class="name">{{ me.data.value.name }}, </span>log out
+      <span class="name">{{ me.data.value.name }}, </span>{{ tell('topBar.logOut') }}
     </button>
   </header>
   <FetchTrouble />

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Identified } from '../api/client'
 import { percent } from '../visit/format'
+import { tell } from '../words/words'
 
 /** What the unit can still be: by family while there are many ways, each way where there are few or a family is opened. */
 const props = defineProps<{ families: Identified['families']; kinds: Identified['kinds'] }>()
@@ -24,8 +25,15 @@ const rows = computed(() =>
         const of = props.families.filter((f) => f.id === kind.id)
         const press = () =>
           kind.ways === 1 ? emit('take', of[0]!.name) : (open.value = open.value === kind.id ? '' : kind.id)
-        const more = kind.ways > 1 ? `, ${kind.ways} ways` : ''
-        const row = { ...kind, key: `kind ${kind.id}`, test: `kind-${kind.id}`, more, inside: false, press }
+        const more = kind.ways > 1 ? tell('candidateList.ways', { ways: kind.ways }) : ''
+        const row = {
+          ...kind,
+          key: tell('candidateList.kind', { id: kind.id }),
+          test: `kind-${kind.id}`,
+          more,
+          inside: false,
+          press,
+        }
         return [row, ...(open.value === kind.id ? ways(of, true) : [])]
       })
     : ways(props.families, false),

@@ -7,6 +7,7 @@ import { answer, api, Problem, type BoardRow, type Identified, type Site, type S
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import CandidateList from './CandidateList.vue'
+import { tell } from '../words/words'
 
 const route = useRoute()
 const router = useRouter()
@@ -92,11 +93,15 @@ async function make(typeIn: boolean) {
 </script>
 
 <template>
-  <TopBar title="Identify" />
+  <TopBar :title="tell('common.identify')" />
   <main class="page identify">
     <section v-if="!taken" class="ask" aria-live="polite">
       <h1 class="eyebrow">
-        {{ question ? `question ${(state.data.value?.asked ?? 0) + 1}` : 'what it is' }}
+        {{
+          question
+            ? tell('identifyView.question', { asked: (state.data.value?.asked ?? 0) + 1 })
+            : tell('identifyView.whatItIs')
+        }}
       </h1>
       <template v-if="question">
         <p class="question" data-test="question">{{ question.text }}</p>
@@ -112,7 +117,7 @@ async function make(typeIn: boolean) {
             <kbd>{{ i + 1 }}</kbd> <span>{{ a.text }}</span>
           </button>
           <button type="button" class="key quiet" data-test="skip" @click="give(question.id, '')">
-            Can't see it, skip
+            {{ tell('identifyView.cantSeeItSkip') }}
           </button>
         </div>
       </template>
@@ -120,58 +125,58 @@ async function make(typeIn: boolean) {
         <p class="question">{{ leader.title }}</p>
         <p>{{ leader.duty }}</p>
         <button type="button" class="key next wide" data-test="take-family" @click="taken = leader.name">
-          This is the one
+          {{ tell('identifyView.thisIsTheOne') }}
         </button>
       </template>
       <button v-if="Object.keys(answers).length" type="button" class="key quiet" @click="back">
-        back one question
+        {{ tell('identifyView.backOneQuestion') }}
       </button>
       <p v-if="state.error.value" class="problem" role="alert">{{ state.error.value.message }}</p>
     </section>
     <section v-if="!taken" aria-labelledby="left-title">
-      <h2 id="left-title" class="eyebrow">What it can still be</h2>
+      <h2 id="left-title" class="eyebrow">{{ tell('identifyView.whatItCanStillBe') }}</h2>
       <CandidateList :families="families" :kinds="state.data.value?.kinds ?? []" @take="taken = $event" />
-      <p class="soft">You can choose any of them at any time.</p>
+      <p class="soft">{{ tell('identifyView.youCanChooseAnyOf') }}</p>
     </section>
     <form v-else class="form" @submit.prevent="make(true)">
       <h1 class="h4">{{ picked?.title }}</h1>
       <p>{{ picked?.duty }}</p>
-      <button type="button" class="key quiet" @click="taken = ''">it is a different one</button>
-      <label for="unit-site">Site</label>
+      <button type="button" class="key quiet" @click="taken = ''">{{ tell('identifyView.itIsADifferentOne') }}</button>
+      <label for="unit-site">{{ tell('common.site') }}</label>
       <select id="unit-site" v-model="siteId" class="form-select field" required>
-        <option value="" disabled>Choose a site</option>
-        <option value="new">A new site</option>
+        <option value="" disabled>{{ tell('common.chooseASite') }}</option>
+        <option value="new">{{ tell('identifyView.aNewSite') }}</option>
         <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
       </select>
       <template v-if="siteId === 'new'">
-        <label for="site-name">Name of the site</label>
+        <label for="site-name">{{ tell('identifyView.nameOfTheSite') }}</label>
         <input id="site-name" v-model="siteName" class="form-control field" maxlength="120" required />
-        <label for="site-address">Address</label>
+        <label for="site-address">{{ tell('identifyView.address') }}</label>
         <input id="site-address" v-model="address" class="form-control field" maxlength="200" />
       </template>
-      <label for="unit-label">Name of the unit</label>
+      <label for="unit-label">{{ tell('identifyView.nameOfTheUnit') }}</label>
       <input
         id="unit-label"
         v-model="label"
         class="form-control field"
         maxlength="120"
         required
-        placeholder="Furnace, cellar"
+        :placeholder="tell('identifyView.furnaceCellar')"
       />
-      <label for="unit-location">Location</label>
+      <label for="unit-location">{{ tell('identifyView.location') }}</label>
       <input id="unit-location" v-model="location" class="form-control field" maxlength="200" required />
       <template v-if="mine.length">
-        <label for="unit-board">Board, if it is in the library</label>
+        <label for="unit-board">{{ tell('identifyView.boardIfItIsIn') }}</label>
         <select id="unit-board" v-model="board" class="form-select field">
-          <option value="">not in the list</option>
+          <option value="">{{ tell('identifyView.notInTheList') }}</option>
           <option v-for="b in mine" :key="b.name" :value="b.name">
-            {{ b.title }} ({{ b.name }}, version {{ b.version }})
+            {{ tell('identifyView.version', { title: b.title, name: b.name, version: b.version }) }}
           </option>
         </select>
       </template>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <button v-if="!board" type="submit" class="key next wide" data-test="type-chart">
-        Add the chart on the door
+        {{ tell('common.addTheChartOnThe') }}
       </button>
       <button
         :type="board ? 'submit' : 'button'"
@@ -181,7 +186,7 @@ async function make(typeIn: boolean) {
         data-test="to-job"
         @click.prevent="make(false)"
       >
-        {{ board ? 'Make the job' : 'Go on without its chart' }}
+        {{ board ? tell('identifyView.makeTheJob') : tell('identifyView.goOnWithoutItsChart') }}
       </button>
     </form>
   </main>

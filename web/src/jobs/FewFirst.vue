@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends { id: string }">
 import { computed, ref } from 'vue'
+import { tell } from '../words/words'
 
 /** A list of which few are shown until somebody asks for all. */
 const props = defineProps<{ items: T[] }>()
@@ -14,7 +15,7 @@ const shown = computed(() => (all.value ? props.items : props.items.slice(0, FEW
     <li v-for="item in shown" :key="item.id"><slot :item="item"></slot></li>
   </ul>
   <button v-if="shown.length < items.length" type="button" class="key quiet" data-test="all" @click="all = true">
-    All {{ items.length }}
+    {{ tell('fewFirst.all', { count: items.length }) }}
   </button>
 </template>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { components } from '../api/schema'
 import { money } from '../visit/money'
+import { tell } from '../words/words'
 
 /** Visits as bars: full what was proven, hatched the rest; what they took and cost beside what the figures of the packs say. */
 const props = defineProps<{ title: string; figures: components['schemas']['Figures'][]; currency: string }>()
@@ -16,11 +17,15 @@ const share = (n: number) => `${(100 * n) / most.value}%`
       <thead>
         <tr>
           <th scope="col"></th>
-          <th scope="col" class="wide">Visits, full where proven</th>
-          <th scope="col">Callbacks</th>
-          <th scope="col">Boards</th>
-          <th scope="col">Minutes <span class="soft">book time</span></th>
-          <th scope="col">Cost, {{ currency }} <span class="soft">book time</span></th>
+          <th scope="col" class="wide">{{ tell('figureBars.visitsFullWhereProven') }}</th>
+          <th scope="col">{{ tell('figureBars.callbacks') }}</th>
+          <th scope="col">{{ tell('common.boards') }}</th>
+          <th scope="col">
+            {{ tell('figureBars.minutes') }} <span class="soft">{{ tell('figureBars.bookTime') }}</span>
+          </th>
+          <th scope="col">
+            {{ tell('figureBars.cost', { currency }) }} <span class="soft">{{ tell('figureBars.bookTime') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -31,7 +36,7 @@ const share = (n: number) => `${(100 * n) / most.value}%`
               <span class="proven" :style="{ width: share(f.proven) }"></span>
               <span class="rest" :style="{ width: share(f.visits - f.proven) }"></span>
             </span>
-            {{ f.proven }} of {{ f.visits }}
+            {{ tell('figureBars.ofVisits', { proven: f.proven, visits: f.visits }) }}
           </td>
           <td>{{ f.backs }}</td>
           <td>{{ f.boards }}</td>

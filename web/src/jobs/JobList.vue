@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Job } from '../api/client'
+import { tell } from '../words/words'
 
 defineProps<{ jobs: Job[]; dated?: boolean }>()
-const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CLOSED: 'closed' }
+const words: Record<Job['state'], string> = { PLANNED: tell('jobList.toDo'), OPEN: 'open', CLOSED: 'closed' }
 </script>
 
 <template>
@@ -20,7 +21,7 @@ const words: Record<Job['state'], string> = { PLANNED: 'to do', OPEN: 'open', CL
           <template v-if="dated"
             ><span class="num">{{ job.scheduledOn }}</span> ·
           </template>
-          {{ job.technician }}<template v-if="job.brought"> · imported</template
+          {{ job.technician }}<template v-if="job.brought">{{ ` ${tell('jobList.imported')}` }}</template
           ><template v-if="dated && job.verdict"> · {{ job.verdict }}</template>
         </span>
       </RouterLink>

@@ -7,6 +7,7 @@ import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { dayLabel, shiftDay, today } from './day'
 import JobList from './JobList.vue'
+import { tell } from '../words/words'
 
 const { me, zone } = useMe()
 const chosen = ref('')
@@ -21,27 +22,31 @@ const elsewhere = computed(() => zone.value && zone.value !== Intl.DateTimeForma
 </script>
 
 <template>
-  <TopBar title="Jobs" />
+  <TopBar :title="tell('common.jobs')" />
   <main class="page">
     <div class="head">
-      <button class="key" type="button" aria-label="Day before" @click="day = shiftDay(day, -1)">‹</button>
+      <button class="key" type="button" :aria-label="tell('jobsView.dayBefore')" @click="day = shiftDay(day, -1)">
+        ‹
+      </button>
       <h1 class="h4 m-0 day">{{ dayLabel(day, new Date(), zone) }}</h1>
-      <button class="key" type="button" aria-label="Day after" @click="day = shiftDay(day, 1)">›</button>
-      <RouterLink class="key quiet ms-auto" to="/jobs/record">Record</RouterLink>
-      <RouterLink class="key quiet" to="/tools">Tools</RouterLink>
-      <RouterLink class="key quiet" to="/boards">Boards</RouterLink>
-      <RouterLink class="key quiet" to="/policy">Company rules</RouterLink>
-      <RouterLink class="key" to="/jobs/new">New job</RouterLink>
+      <button class="key" type="button" :aria-label="tell('jobsView.dayAfter')" @click="day = shiftDay(day, 1)">
+        ›
+      </button>
+      <RouterLink class="key quiet ms-auto" to="/jobs/record">{{ tell('common.record') }}</RouterLink>
+      <RouterLink class="key quiet" to="/tools">{{ tell('common.tools') }}</RouterLink>
+      <RouterLink class="key quiet" to="/boards">{{ tell('common.boards') }}</RouterLink>
+      <RouterLink class="key quiet" to="/policy">{{ tell('common.companyRules') }}</RouterLink>
+      <RouterLink class="key" to="/jobs/new">{{ tell('common.newJob') }}</RouterLink>
     </div>
-    <p v-if="elsewhere" class="soft mb-0" data-test="zone">Days in {{ zone }} time.</p>
+    <p v-if="elsewhere" class="soft mb-0" data-test="zone">{{ tell('jobsView.daysInTime', { zone }) }}</p>
     <hr class="rule" />
-    <p v-if="jobs.isPending.value" class="soft mt-3">Loading jobs.</p>
+    <p v-if="jobs.isPending.value" class="soft mt-3">{{ tell('jobsView.loadingJobs') }}</p>
     <div v-else-if="jobs.error.value" class="mt-3" role="alert">
       <p class="problem">{{ jobs.error.value.message }}</p>
-      <button class="key mt-2" type="button" @click="jobs.refetch()">Try again</button>
+      <button class="key mt-2" type="button" @click="jobs.refetch()">{{ tell('common.tryAgain') }}</button>
     </div>
     <p v-else-if="jobs.data.value?.length === 0" class="mt-3">
-      No jobs on this day. Make one when a call comes in, or look at another day.
+      {{ tell('jobsView.noJobsOnThisDay') }}
     </p>
     <JobList v-else :jobs="jobs.data.value ?? []" />
   </main>

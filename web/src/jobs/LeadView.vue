@@ -10,6 +10,7 @@ import FewFirst from './FewFirst.vue'
 import FigureBars from './FigureBars.vue'
 import ShopTest from './ShopTest.vue'
 import VanStock from './VanStock.vue'
+import { tell } from '../words/words'
 
 type Overview = components['schemas']['Overview']
 const QUARTER_DAYS = 91
@@ -26,50 +27,60 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
 </script>
 
 <template>
-  <TopBar title="Results" />
+  <TopBar :title="tell('common.results')" />
   <main class="page" data-test="lead-page">
-    <h1 class="h4">Results</h1>
+    <h1 class="h4">{{ tell('common.results') }}</h1>
     <form class="days" @submit.prevent>
-      <label>From <input v-model="from" type="date" class="form-control num" required /></label>
-      <label>To <input v-model="to" type="date" class="form-control num" required /></label>
-      <a class="key" :href="csv" download>Visits (CSV)</a>
-      <RouterLink class="key" to="/jobs/learning">Our own failure rates</RouterLink>
+      <label>{{ tell('common.from') }} <input v-model="from" type="date" class="form-control num" required /></label>
+      <label>{{ tell('common.to') }} <input v-model="to" type="date" class="form-control num" required /></label>
+      <a class="key" :href="csv" download>{{ tell('leadView.visitsCsv') }}</a>
+      <RouterLink class="key" to="/jobs/learning">{{ tell('common.ourOwnFailureRates') }}</RouterLink>
     </form>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
-    <p v-else-if="!data" class="soft">Counting.</p>
-    <p v-else-if="data.all.visits === 0">No visit was closed in these days. Choose other days.</p>
+    <p v-else-if="!data" class="soft">{{ tell('common.counting') }}</p>
+    <p v-else-if="data.all.visits === 0">{{ tell('leadView.noVisitWasClosedIn') }}</p>
     <template v-else>
       <p class="lead num">
-        {{ data.all.visits }} visits closed, {{ data.all.proven }} of them proven; {{ data.all.backs }} callbacks within
-        30 days; {{ data.all.boards }} {{ data.all.boards === 1 ? 'board' : 'boards' }} changed{{
-          data.all.allowed ? `, ${data.all.allowed} without proof, approved by a lead` : ''
-        }}.
+        {{
+          tell('leadView.visitsClosedOfThemProven', {
+            visits: data.all.visits,
+            proven: data.all.proven,
+            backs: data.all.backs,
+            boards: data.all.boards,
+            allowed: data.all.allowed ? tell('leadView.withoutProofApprovedByA', { allowed: data.all.allowed }) : '',
+          })
+        }}
       </p>
       <p class="soft">
-        Minutes and cost are medians. Book time is what the tests, the parts and a try after each take by our book
-        figures.
+        {{ tell('leadView.minutesAndCostAreMedians') }}
       </p>
-      <FigureBars title="By equipment type" :figures="data.families" :currency="data.currency" />
-      <FigureBars title="By person, by name" :figures="data.people" :currency="data.currency" />
+      <FigureBars :title="tell('leadView.byEquipmentType')" :figures="data.families" :currency="data.currency" />
+      <FigureBars :title="tell('leadView.byPersonByName')" :figures="data.people" :currency="data.currency" />
       <section v-if="data.backs.length">
-        <h2 class="h5">Callbacks within 30 days, and what had not been proven</h2>
+        <h2 class="h5">{{ tell('leadView.callbacksWithin30DaysAnd') }}</h2>
         <FewFirst :items="data.backs">
           <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}:
-            {{ v.verdict || 'no verdict' }}, {{ v.person }}.
+            {{ v.verdict || tell('leadView.noVerdict') }}, {{ v.person }}.
             <strong>{{
-              v.proven ? (v.skipped ? `proven, ${v.skipped} things skipped` : 'proven') : 'not proven'
+              v.proven
+                ? v.skipped
+                  ? tell('leadView.provenThingsSkipped', { skipped: v.skipped })
+                  : tell('leadView.proven')
+                : tell('leadView.notProven')
             }}</strong>
-            <span class="soft"> callback {{ v.back }}</span>
+            <span class="soft">{{ ` ${tell('leadView.callback', { back: v.back })}` }}</span>
           </template>
         </FewFirst>
       </section>
       <section v-if="data.boards.length">
-        <h2 class="h5">Boards changed, and their bench tests</h2>
+        <h2 class="h5">{{ tell('leadView.boardsChangedAndTheirBench') }}</h2>
         <FewFirst :items="data.boards">
           <template #default="{ item: v }">
             <RouterLink :to="`/visits/${v.id}`">{{ v.number }}</RouterLink> {{ v.site }}, {{ v.unit }}: {{ v.verdict }}.
-            <strong>{{ v.back ? `came back as ${v.back}` : 'has not come back' }}</strong>
+            <strong>{{
+              v.back ? tell('leadView.cameBackAs', { back: v.back }) : tell('leadView.hasNotComeBack')
+            }}</strong>
             <span v-if="v.allowed" class="problem" data-test="allowed">{{ v.allowed }}.</span>
             <ShopTest :visit="v.id" :found="v.shopTest" @kept="refetch()" />
           </template>

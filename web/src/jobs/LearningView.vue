@@ -6,6 +6,7 @@ import { useAttempt } from '../api/useAttempt'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import ShareMove from './ShareMove.vue'
+import { tell } from '../words/words'
 
 type Learning = components['schemas']['Learning']
 const SHOWN = 8
@@ -22,22 +23,21 @@ const use = (number: number | undefined) =>
 </script>
 
 <template>
-  <TopBar title="Our own failure rates" />
+  <TopBar :title="tell('common.ourOwnFailureRates')" />
   <main class="page" data-test="learning">
-    <h1 class="h4">Our own failure rates</h1>
+    <h1 class="h4">{{ tell('common.ourOwnFailureRates') }}</h1>
     <p class="soft">
-      A visit counts for its part if it was closed as fixed after a proof. It must have no callback within 30 days and
-      no board that bench-tested good. How much book rates still count depends on how well they predicted these visits.
+      {{ tell('learningView.aVisitCountsForIts') }}
     </p>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
-    <p v-else-if="!data" class="soft">Counting.</p>
+    <p v-else-if="!data" class="soft">{{ tell('common.counting') }}</p>
     <template v-else>
       <section class="use" aria-live="polite">
         <p class="lead num">
           {{
             data.inUse == null
-              ? 'Visits to come are told the packs alone.'
-              : `Visits to come are told version ${data.inUse} of our records.`
+              ? tell('learningView.visitsToComeAreTold')
+              : tell('learningView.visitsToComeAreTold2', { inUse: data.inUse })
           }}
         </p>
         <button
@@ -47,7 +47,7 @@ const use = (number: number | undefined) =>
           data-test="learn"
           @click="learn"
         >
-          Use our rates
+          {{ tell('learningView.useOurRates') }}
         </button>
         <button
           v-if="data.inUse != null"
@@ -57,32 +57,43 @@ const use = (number: number | undefined) =>
           data-test="packs-alone"
           @click="use(undefined)"
         >
-          Use book rates only
+          {{ tell('learningView.useBookRatesOnly') }}
         </button>
         <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       </section>
-      <p v-if="!data.families.length">No visit counts yet. Close visits as fixed after a proof.</p>
+      <p v-if="!data.families.length">{{ tell('learningView.noVisitCountsYetClose') }}</p>
       <section v-for="family in data.families" :key="family.family">
         <h2 class="h5">{{ family.title }}</h2>
-        <p class="soft num">{{ family.confirmed }} confirmed</p>
+        <p class="soft num">{{ tell('learningView.confirmed', { confirmed: family.confirmed }) }}</p>
         <ShareMove :parts="family.parts.slice(0, SHOWN)" />
       </section>
       <section v-if="data.ageing.faults" data-test="ageing">
-        <h2 class="h5">Age and failures</h2>
+        <h2 class="h5">{{ tell('learningView.ageAndFailures') }}</h2>
         <p class="num">
-          {{ data.ageing.faults }} faults in {{ data.ageing.unitYears.toFixed(1) }} unit years. First failure expected
-          at {{ data.ageing.after.toFixed(1) }} years, not {{ data.ageing.before.toFixed(1) }}. Repair options and van
-          stock use it.
+          {{
+            tell('learningView.faultsInUnitYearsFirst', {
+              faults: data.ageing.faults,
+              unitYears: data.ageing.unitYears.toFixed(1),
+              after: data.ageing.after.toFixed(1),
+              before: data.ageing.before.toFixed(1),
+            })
+          }}
         </p>
       </section>
       <section v-if="data.versions.length">
-        <h2 class="h5">Earlier versions</h2>
+        <h2 class="h5">{{ tell('learningView.earlierVersions') }}</h2>
         <ul class="versions num">
           <li v-for="version in data.versions" :key="version.number">
-            {{ version.number }}: {{ new Date(version.madeAt).toLocaleDateString() }}, {{ version.confirmed }} visits
-            <strong v-if="version.number === data.inUse">in use</strong>
+            {{
+              tell('learningView.visits', {
+                number: version.number,
+                value: new Date(version.madeAt).toLocaleDateString(),
+                confirmed: version.confirmed,
+              })
+            }}
+            <strong v-if="version.number === data.inUse">{{ tell('learningView.inUse') }}</strong>
             <button v-else class="key small" type="button" :disabled="busy" @click="use(version.number)">
-              Use it again
+              {{ tell('learningView.useItAgain') }}
             </button>
           </li>
         </ul>

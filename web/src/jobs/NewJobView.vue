@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type Job, type Site } from '../api/client'
 import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
 import TopBar from '../common/TopBar.vue'
+import { tell } from '../words/words'
 
 const PAUSE_MS = 300
 
@@ -18,11 +19,11 @@ const complaint = ref('')
 const problem = ref<Problem | null>(null)
 const site = computed(() => sites.data.value?.find((s) => s.id === siteId.value))
 const common = [
-  'No heat',
-  'Starts and goes out again',
-  'Heats for a while, then cold air',
-  'Blower does not stop',
-  'Runs but little heat',
+  tell('newJobView.noHeat'),
+  tell('newJobView.startsAndGoesOutAgain'),
+  tell('newJobView.heatsForAWhileThen'),
+  tell('newJobView.blowerDoesNotStop'),
+  tell('newJobView.runsButLittleHeat'),
 ]
 
 /** What is asked for a moment after the last key, so that not every letter asks. */
@@ -81,12 +82,12 @@ async function make(danger?: Danger) {
 </script>
 
 <template>
-  <TopBar title="New job" />
+  <TopBar :title="tell('common.newJob')" />
   <main class="page">
-    <h1 class="h4">New job</h1>
+    <h1 class="h4">{{ tell('common.newJob') }}</h1>
     <hr class="rule" />
     <form class="form" @submit.prevent="make()">
-      <label for="site">Site</label>
+      <label for="site">{{ tell('common.site') }}</label>
       <select
         id="site"
         class="form-select field"
@@ -94,21 +95,23 @@ async function make(danger?: Danger) {
         :value="siteId"
         @change="choose(($event.target as HTMLSelectElement).value)"
       >
-        <option value="" disabled>Choose a site</option>
+        <option value="" disabled>{{ tell('common.chooseASite') }}</option>
         <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
       </select>
-      <label for="unit">Unit</label>
+      <label for="unit">{{ tell('newJobView.unit') }}</label>
       <select id="unit" v-model="unitId" class="form-select field" required :disabled="!site">
-        <option value="" disabled>{{ site ? 'Choose a unit' : 'Choose the site first' }}</option>
+        <option value="" disabled>
+          {{ site ? tell('newJobView.chooseAUnit') : tell('newJobView.chooseTheSiteFirst') }}
+        </option>
         <option v-for="u in site?.units" :key="u.id" :value="u.id">{{ u.label }}, {{ u.location }}</option>
       </select>
       <p class="soft m-0">
-        Not in the list?
-        <RouterLink :to="{ path: '/identify', query: { site: siteId || undefined } }" data-test="to-identify"
-          >Identify it by what you see</RouterLink
-        >
+        {{ tell('newJobView.notInTheList') }}
+        <RouterLink :to="{ path: '/identify', query: { site: siteId || undefined } }" data-test="to-identify">{{
+          tell('newJobView.identifyItByWhatYou')
+        }}</RouterLink>
       </p>
-      <label for="complaint">Complaint, in the customer's words</label>
+      <label for="complaint">{{ tell('newJobView.complaintInTheCustomersWords') }}</label>
       <div class="quick">
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
@@ -122,18 +125,24 @@ async function make(danger?: Danger) {
       />
       <section v-if="problem?.caller.length" class="danger" role="alert" data-test="caller">
         <p class="problem">{{ problem.message }}</p>
-        <h2 class="h5">Read this to the caller</h2>
+        <h2 class="h5">{{ tell('newJobView.readThisToTheCaller') }}</h2>
         <ol>
           <li v-for="c in problem.caller" :key="c">{{ c }}</li>
         </ol>
-        <p v-for="c in problem.call" :key="c"><strong>Call:</strong> {{ c }}</p>
+        <p v-for="c in problem.call" :key="c">
+          <strong>{{ tell('newJobView.call') }}</strong> {{ c }}
+        </p>
         <button class="key next" type="button" data-test="caller-told" @click="make('CALLER_TOLD')">
-          Caller told. Make the job
+          {{ tell('newJobView.callerToldMakeTheJob') }}
         </button>
-        <button class="key" type="button" data-test="not-so" @click="make('NOT_SO')">Asked again: not so</button>
+        <button class="key" type="button" data-test="not-so" @click="make('NOT_SO')">
+          {{ tell('newJobView.askedAgainNotSo') }}
+        </button>
       </section>
       <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <button class="key next" type="submit" :disabled="!unitId || !complaint.trim()">Make job and open it</button>
+      <button class="key next" type="submit" :disabled="!unitId || !complaint.trim()">
+        {{ tell('newJobView.makeJobAndOpenIt') }}
+      </button>
     </form>
   </main>
 </template>

@@ -9,6 +9,7 @@ import { useAttempt } from '../api/useAttempt'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import JobList from './JobList.vue'
+import { tell } from '../words/words'
 
 /** Waits for a pause in typing. */
 const PAUSE_MS = 250
@@ -40,7 +41,7 @@ async function takeIn(event: Event) {
     try {
       document = JSON.parse(await file.text())
     } catch {
-      throw new Error(`${file.name} is not JSON. Choose a visit that was written by “Visit (JSON)” on its report.`)
+      throw new Error(tell('recordView.isNotJsonChooseA', { name: file.name }))
     }
     taken.value = await answer(api.POST('/api/visits/import', { body: document }))
     await queries.invalidateQueries({ queryKey: ['found'] })
@@ -50,10 +51,10 @@ async function takeIn(event: Event) {
 </script>
 
 <template>
-  <TopBar title="Record" />
+  <TopBar :title="tell('common.record')" />
   <main class="page" data-test="record-page">
-    <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">Results</RouterLink>
-    <label class="form-label d-block" for="query">What to look for</label>
+    <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">{{ tell('common.results') }}</RouterLink>
+    <label class="form-label d-block" for="query">{{ tell('recordView.whatToLookFor') }}</label>
     <input
       id="query"
       v-model="text"
@@ -61,34 +62,40 @@ async function takeIn(event: Event) {
       type="search"
       maxlength="100"
       autofocus
-      placeholder="site, unit, board, complaint, verdict, name, number"
+      :placeholder="tell('recordView.siteUnitBoardComplaintVerdict')"
     />
     <hr class="rule mt-3" />
-    <p v-if="!wanted" class="soft mt-3">Every visit is kept. Type a word from it.</p>
+    <p v-if="!wanted" class="soft mt-3">{{ tell('recordView.everyVisitIsKeptType') }}</p>
     <p v-else-if="found.error.value" class="problem mt-3" role="alert">{{ found.error.value.message }}</p>
-    <p v-else-if="found.isPending.value" class="soft mt-3">Searching.</p>
+    <p v-else-if="found.isPending.value" class="soft mt-3">{{ tell('recordView.searching') }}</p>
     <p v-else-if="found.data.value?.length === 0" class="mt-3">
-      No visit says “{{ wanted }}”. Try a shorter word, or part of the address.
+      {{ tell('recordView.noVisitSaysTryA', { wanted }) }}
     </p>
     <JobList v-else :jobs="found.data.value ?? []" dated />
     <section v-if="lead" class="take" aria-labelledby="take-title">
-      <h2 id="take-title" class="h5">Import a visit</h2>
+      <h2 id="take-title" class="h5">{{ tell('recordView.importAVisit') }}</h2>
       <p class="soft">
-        Use the “Visit (JSON)” file of a report. Its unit must be here. Every record is checked, and what is left out is
-        listed.
+        {{ tell('recordView.useTheVisitJsonFile') }}
       </p>
       <label class="key" :class="{ busy }">
-        Choose the file
+        {{ tell('recordView.chooseTheFile') }}
         <input class="visually-hidden" type="file" accept="application/json,.json" :disabled="busy" @change="takeIn" />
       </label>
       <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
       <div v-if="taken" class="mt-2" role="status">
         <p>
-          Imported with {{ taken.entries }} records, {{ taken.closed ? 'closed' : 'open' }}.
-          <RouterLink :to="`/visits/${taken.id}`">Open the visit</RouterLink>
+          {{
+            tell('recordView.importedWithRecords', {
+              entries: taken.entries,
+              open: taken.closed ? tell('common.closed') : tell('common.open'),
+            })
+          }}
+          <RouterLink :to="`/visits/${taken.id}`">{{ tell('recordView.openTheVisit') }}</RouterLink>
         </p>
         <template v-if="taken.left.length">
-          <p class="mb-1"><strong>Left out:</strong></p>
+          <p class="mb-1">
+            <strong>{{ tell('recordView.leftOut') }}</strong>
+          </p>
           <ul data-test="left">
             <li v-for="line in taken.left" :key="line">{{ line }}</li>
           </ul>

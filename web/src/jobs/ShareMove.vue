@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { components } from '../api/schema'
+import { tell } from '../words/words'
 
 /** Shares of the faults: an open mark where the pack has it, a full one where the records put it, a line between. */
 const props = defineProps<{ parts: components['schemas']['LearnedPart'][] }>()
@@ -13,9 +14,9 @@ const percent = (share: number) => `${(100 * share).toFixed(1)}%`
   <table class="table num">
     <thead>
       <tr>
-        <th scope="col">Part</th>
-        <th scope="col" class="wide">Share of the faults: pack ○, with our records ●</th>
-        <th scope="col">Confirmed</th>
+        <th scope="col">{{ tell('common.part') }}</th>
+        <th scope="col" class="wide">{{ tell('shareMove.shareOfTheFaultsPack') }}</th>
+        <th scope="col">{{ tell('shareMove.confirmed') }}</th>
       </tr>
     </thead>
     <tbody>
@@ -30,7 +31,7 @@ const percent = (share: number) => `${(100 * share).toFixed(1)}%`
             <span class="mark" :style="{ left: at(part.before) }"></span>
             <span class="mark full" :style="{ left: at(part.after) }"></span>
           </span>
-          {{ percent(part.before) }} to {{ percent(part.after) }}
+          {{ tell('shareMove.to', { percent: percent(part.before), percent2: percent(part.after) }) }}
         </td>
         <td>{{ part.confirmed }}</td>
       </tr>

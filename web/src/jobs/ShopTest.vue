@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { answer, api } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
+import { tell } from '../words/words'
 
 /** What a shop found of a board that came back from a visit. */
 const props = defineProps<{ visit: string; found?: string }>()
 const emit = defineEmits<{ kept: [] }>()
 const { attempt, busy, problem } = useAttempt()
-const WORDS = { BAD: 'the shop found it bad', SOUND: 'the shop found it sound' } as const
+const WORDS = { BAD: tell('shopTest.theShopFoundItBad'), SOUND: tell('shopTest.theShopFoundItSound') } as const
 type Found = keyof typeof WORDS
 function keep(found: Found) {
   return attempt(async () => {
@@ -17,11 +18,11 @@ function keep(found: Found) {
 </script>
 
 <template>
-  <span class="shop" role="group" aria-label="Bench test">
+  <span class="shop" role="group" :aria-label="tell('shopTest.benchTest')">
     <span v-if="found" class="soft">{{ WORDS[found as Found] }}</span>
     <template v-for="(words, one) in WORDS" :key="one">
       <button v-if="one !== found" class="key small" type="button" :disabled="busy" @click="keep(one)">
-        {{ found ? 'no, ' : '' }}{{ words }}
+        {{ found ? `${tell('shopTest.no')} ` : '' }}{{ words }}
       </button>
     </template>
     <span v-if="problem" class="problem" role="alert">{{ problem }}</span>

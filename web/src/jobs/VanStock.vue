@@ -5,6 +5,7 @@ import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import { told } from '../api/useTrouble'
 import { money } from '../visit/money'
+import { tell } from '../words/words'
 
 /** What each van should carry, one van at a time or all of them together. */
 type Stock = components['schemas']['StockPage']
@@ -22,17 +23,17 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
 
 <template>
   <section v-if="error || data?.lines.length" data-test="stock">
-    <h2 class="h5">Van stock for a week</h2>
+    <h2 class="h5">{{ tell('vanStock.vanStockForAWeek') }}</h2>
     <p v-if="error" class="problem" role="alert">{{ error.message }}</p>
     <template v-else-if="data">
       <p class="soft">
-        From the units you service, their age, past use, and who goes there. Only what is worth its space.
+        {{ tell('vanStock.fromTheUnitsYouService') }}
       </p>
       <div class="vans">
         <label
-          >Van
+          >{{ tell('vanStock.van') }}
           <select v-model="chosen" class="form-select" data-test="van">
-            <option :value="ALL">All vans</option>
+            <option :value="ALL">{{ tell('vanStock.allVans') }}</option>
             <option v-for="(one, i) in data.vans" :key="one.who" :value="i">{{ one.who }}</option>
           </select>
         </label>
@@ -40,20 +41,20 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
           <span class="track" aria-hidden="true"
             ><span :style="{ width: `${(100 * van.filled) / data.litres}%` }"></span
           ></span>
-          {{ Math.round(van.filled) }} of {{ Math.round(data.litres) }} l taken
+          {{ tell('vanStock.ofLTaken', { filled: Math.round(van.filled), litres: Math.round(data.litres) }) }}
         </p>
-        <a class="key" href="/api/lead/stock.csv" download>Van stock (CSV)</a>
+        <a class="key" href="/api/lead/stock.csv" download>{{ tell('vanStock.vanStockCsv') }}</a>
       </div>
-      <p v-if="!lines.length">Nothing is worth its space on this van. Parts come from the counter.</p>
+      <p v-if="!lines.length">{{ tell('vanStock.nothingIsWorthItsSpace') }}</p>
       <table v-else class="table num">
         <thead>
           <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Carry</th>
-            <th scope="col">A year</th>
-            <th scope="col">Used</th>
-            <th scope="col">Room</th>
-            <th scope="col">Cost of not having it</th>
+            <th scope="col">{{ tell('common.part') }}</th>
+            <th scope="col">{{ tell('vanStock.carry') }}</th>
+            <th scope="col">{{ tell('vanStock.aYear') }}</th>
+            <th scope="col">{{ tell('vanStock.used') }}</th>
+            <th scope="col">{{ tell('vanStock.room') }}</th>
+            <th scope="col">{{ tell('vanStock.costOfNotHavingIt') }}</th>
           </tr>
         </thead>
         <tbody>

@@ -42,7 +42,7 @@ describe('own records', () => {
     const versions = [{ number: 3, madeAt: '2026-11-02T10:00:00Z', confirmed: 9 }]
     let inUse: number | null = null
     const made = await page(LearningView, () => json({ inUse, versions, families: [family], ageing }))
-    expect(made.text()).toContain('the packs alone')
+    expect(made.text()).toContain('Using book rates only')
     expect(made.find('[data-test=packs-alone]').exists()).toBe(false)
     inUse = 3
     await made.find('[data-test=learn]').trigger('click')
@@ -52,7 +52,7 @@ describe('own records', () => {
     inUse = null
     await made.find('[data-test=packs-alone]').trigger('click')
     await flushPromises()
-    expect(made.text()).toContain('told the packs alone')
+    expect(made.text()).toContain('Using book rates only')
     expect(made.find('[data-test=ageing]').text()).toMatch(/3 faults in 12.5 unit years.*8.2 years, not\s+9.0/s)
     expect(made.text()).toContain('Use it again')
   })
@@ -74,7 +74,7 @@ describe('own records', () => {
     expect(sent[0]).toMatchObject({ method: 'PUT', path: '/api/visits/v1/shop-test', body: '{"found":"SOUND"}' })
     expect(made.emitted('kept')).toHaveLength(1)
     await made.setProps({ found: 'SOUND' })
-    expect(made.text()).toContain('the shop found it sound')
+    expect(made.text()).toContain('bench-tested good')
     expect(made.findAll('button')).toHaveLength(1)
     const refused = await page(ShopTest, () => json({ detail: 'No board was changed.' }, 409), { visit: 'v2' })
     await refused.findAll('button')[0]!.trigger('click')

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { logIn } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
+import { tell } from '../words/words'
 
 const router = useRouter()
 const queries = useQueryClient()
@@ -30,9 +31,9 @@ const enter = () =>
       />
     </svg>
     <h1>Brick Signal</h1>
-    <p class="soft">The board is the brick, its lamp is the signal. Read it, measure, prove, then replace.</p>
+    <p class="soft">{{ tell('loginView.theBoardIsTheBrick') }}</p>
     <form @submit.prevent="enter">
-      <label for="username">Login</label>
+      <label for="username">{{ tell('common.login') }}</label>
       <BFormInput
         id="username"
         v-model="username"
@@ -42,7 +43,7 @@ const enter = () =>
         required
         autofocus
       />
-      <label for="password">Password</label>
+      <label for="password">{{ tell('common.password') }}</label>
       <BFormInput
         id="password"
         v-model="password"
@@ -52,7 +53,9 @@ const enter = () =>
         required
       />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <button class="key next" type="submit" :disabled="busy">{{ busy ? 'Logging in' : 'Log in' }}</button>
+      <button class="key next" type="submit" :disabled="busy">
+        {{ busy ? tell('common.loggingIn') : tell('common.logIn') }}
+      </button>
     </form>
   </main>
 </template>

@@ -5,6 +5,7 @@ import { answer, api, checkPack, plain, Problem, type OwnPack, type PackCheck } 
 import { useMe } from '../api/useMe'
 import { useAttempt } from '../api/useAttempt'
 import ProblemList from '../boards/ProblemList.vue'
+import { tell } from '../words/words'
 
 /** Packs of the company: written here or brought as a file, checked, kept in versions, used and withdrawn. */
 const props = defineProps<{ family: string }>()
@@ -29,7 +30,7 @@ watch(text, (now) => {
 
 /** The text as its author wrote it, under a name of its own. */
 async function begin() {
-  if (text.value && !confirm('This takes the place of the text that stands here.')) return
+  if (text.value && !confirm(tell('ownPacks.thisTakesThePlaceOf'))) return
   await attempt(async () => {
     text.value = (await plain(`/api/packs/${props.family}/source`)).replace(/^pack: *(\S+)/m, 'pack: $1-own')
   })
@@ -66,10 +67,12 @@ async function run(keep: boolean) {
     const found = await checked(keep)
     check.value = found
     said.value = !found.usable
-      ? `${found.problems.length} ${found.problems.length === 1 ? 'problem' : 'problems'}; nothing was kept.`
+      ? tell('ownPacks.nothingWasKept', {
+          count: found.problems.length,
+        })
       : keep
-        ? 'Kept as the newest version. Its units follow it from now on.'
-        : 'It is sound: every fault shows and can be proven.'
+        ? tell('ownPacks.keptAsTheNewestVersion')
+        : tell('ownPacks.itIsSoundEveryFault')
     if (keep && found.usable) await changed(/^pack: *(\S+)/m.exec(text.value)?.[1] ?? '')
   })
   done.value = null
@@ -100,26 +103,27 @@ function jump(line: number) {
 </script>
 
 <template>
-  <h2 class="h5">Our own equipment types</h2>
+  <h2 class="h5">{{ tell('ownPacks.ourOwnEquipmentTypes') }}</h2>
   <p v-if="own.data.value?.length === 0" class="soft">
-    None yet. Start from the closest type, change what is different, and check it.
+    {{ tell('ownPacks.noneYetStartFromThe') }}
   </p>
   <ul class="own">
     <li v-for="p in own.data.value" :key="p.id" :data-test="`own-${p.id}`">
       <p>
         <strong>{{ p.versions[0]?.title }}</strong> <span class="soft">{{ p.id }}</span>
         <span class="num">
-          {{ p.withdrawn ? 'withdrawn' : `version ${p.used} is used` }}, {{ p.units }}
-          {{ p.units === 1 ? 'unit follows it' : 'units follow it' }}
+          {{ p.withdrawn ? tell('ownPacks.withdrawn') : tell('ownPacks.versionIsUsed', { used: p.used }) }},
+          {{ tell('ownPacks.unitsFollowIt', { units: p.units }) }}
         </span>
       </p>
       <p v-if="p.unreadable" class="problem" role="alert" :data-test="`unreadable-${p.id}`">
-        Version {{ p.used }} cannot be read since the application was renewed: {{ p.unreadable }}. Its units stay closed
-        until an earlier version is used, or this one is corrected.
+        {{ tell('ownPacks.versionCannotBeReadSince', { used: p.used, unreadable: p.unreadable }) }}
       </p>
       <div class="versions">
         <template v-for="v in p.versions" :key="v.version">
-          <button type="button" class="key quiet" @click="open(p.id, v.version)">open {{ v.version }}</button>
+          <button type="button" class="key quiet" @click="open(p.id, v.version)">
+            {{ tell('ownPacks.open', { version: v.version }) }}
+          </button>
           <button
             v-if="lead && (p.withdrawn || v.version !== p.used)"
             type="button"
@@ -127,7 +131,7 @@ function jump(line: number) {
             :disabled="busy"
             @click="use(p.id, v.version)"
           >
-            use {{ v.version }}
+            {{ tell('ownPacks.use', { version: v.version }) }}
           </button>
         </template>
         <button
@@ -138,20 +142,21 @@ function jump(line: number) {
           :data-test="`withdraw-${p.id}`"
           @click="withdraw(p.id)"
         >
-          withdraw
+          {{ tell('ownPacks.withdraw') }}
         </button>
       </div>
     </li>
   </ul>
   <div class="begin">
     <button type="button" class="key quiet" :disabled="busy || !family" data-test="begin" @click="begin">
-      start from this type
+      {{ tell('ownPacks.startFromThisType') }}
     </button>
     <label class="key quiet file">
-      import a file<input type="file" accept=".yaml,.yml" class="visually-hidden" @change="bring" />
+      {{ tell('ownPacks.importAFile')
+      }}<input type="file" accept=".yaml,.yml" class="visually-hidden" @change="bring" />
     </label>
   </div>
-  <label for="own-text">Text (YAML)</label>
+  <label for="own-text">{{ tell('ownPacks.textYaml') }}</label>
   <textarea
     id="own-text"
     ref="area"
@@ -163,7 +168,9 @@ function jump(line: number) {
     data-test="own-text"
   ></textarea>
   <div class="begin">
-    <button type="button" class="key" :disabled="busy || !text" data-test="own-check" @click="run(false)">Check</button>
+    <button type="button" class="key" :disabled="busy || !text" data-test="own-check" @click="run(false)">
+      {{ tell('ownPacks.check') }}
+    </button>
     <button
       v-if="lead"
       type="button"
@@ -172,11 +179,11 @@ function jump(line: number) {
       data-test="own-keep"
       @click="run(true)"
     >
-      Check, keep and use
+      {{ tell('ownPacks.checkKeepAndUse') }}
     </button>
   </div>
   <p v-if="done !== null" role="status">
-    Every fault is run and proven, {{ Math.round(100 * done) }}%. That takes a quarter of a minute or so.
+    {{ tell('ownPacks.everyFaultIsRunAnd', { done: Math.round(100 * done) }) }}
   </p>
   <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   <p v-if="said" role="status" data-test="own-said">{{ said }}</p>

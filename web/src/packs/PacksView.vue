@@ -7,6 +7,7 @@ import TopBar from '../common/TopBar.vue'
 import LadderSheet from '../visit/LadderSheet.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import OwnPacks from './OwnPacks.vue'
+import { tell } from '../words/words'
 
 /** What the lead looks at: a family as it is composed, how it runs, how each fault of it is proven, and its text. */
 const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
@@ -84,14 +85,14 @@ const problem = computed(
 </script>
 
 <template>
-  <TopBar title="Families" />
+  <TopBar :title="tell('common.families')" />
   <main class="page packs">
     <section class="pick" aria-labelledby="pick-title">
-      <h1 id="pick-title" class="eyebrow">Type and options</h1>
-      <label for="family">Family</label>
+      <h1 id="pick-title" class="eyebrow">{{ tell('packsView.typeAndOptions') }}</h1>
+      <label for="family">{{ tell('packsView.family') }}</label>
       <select id="family" v-model="family" class="form-select field" data-test="family">
         <option v-for="f in families.data.value" :key="f.id" :value="f.id">
-          {{ f.title }}{{ f.own ? ' (our own)' : '' }}
+          {{ f.title }}{{ f.own ? ` ${tell('packsView.ourOwn')}` : '' }}
         </option>
       </select>
       <template v-for="c in unit.data.value?.choices ?? []" :key="c.id">
@@ -109,8 +110,10 @@ const problem = computed(
       <p class="soft">{{ unit.data.value?.duty }}</p>
     </section>
     <section class="what">
-      <div class="keys" role="group" aria-label="What to see">
-        <button type="button" class="key" :aria-pressed="shown === 'run'" @click="shown = 'run'">Try it</button>
+      <div class="keys" role="group" :aria-label="tell('packsView.whatToSee')">
+        <button type="button" class="key" :aria-pressed="shown === 'run'" @click="shown = 'run'">
+          {{ tell('packsView.tryIt') }}
+        </button>
         <button
           type="button"
           class="key"
@@ -118,7 +121,7 @@ const problem = computed(
           data-test="to-diagram"
           @click="shown = 'diagram'"
         >
-          Diagram
+          {{ tell('packsView.diagram') }}
         </button>
         <button
           type="button"
@@ -127,28 +130,28 @@ const problem = computed(
           data-test="to-proof"
           @click="shown = 'proof'"
         >
-          Proofs
+          {{ tell('packsView.proofs') }}
         </button>
         <button type="button" class="key" :aria-pressed="shown === 'text'" data-test="to-text" @click="shown = 'text'">
-          Text
+          {{ tell('packsView.text') }}
         </button>
         <button type="button" class="key" :aria-pressed="shown === 'own'" data-test="to-own" @click="shown = 'own'">
-          Our own
+          {{ tell('packsView.ourOwn2') }}
         </button>
       </div>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <template v-if="shown === 'run'">
-        <h2 class="h5">Its normal run</h2>
+        <h2 class="h5">{{ tell('packsView.itsNormalRun') }}</h2>
         <TimingDiagram v-if="run.data.value" :diagram="run.data.value" />
-        <p v-else-if="!problem" role="status">Running it.</p>
+        <p v-else-if="!problem" role="status">{{ tell('packsView.runningIt') }}</p>
       </template>
       <template v-else-if="shown === 'diagram'">
-        <h2 class="h5">Its ladder diagram</h2>
-        <p class="soft">Percent: share of all its failures.</p>
+        <h2 class="h5">{{ tell('packsView.itsLadderDiagram') }}</h2>
+        <p class="soft">{{ tell('packsView.percentShareOfAllIts') }}</p>
         <div v-if="drawing.data.value" class="sheet">
           <LadderSheet :drawing="drawing.data.value">
             <label
-              >As in a healthy unit
+              >{{ tell('common.asInAHealthyUnit') }}
               <select v-model="moment" class="form-select" data-test="moment">
                 <option v-if="!moment" value="">{{ drawing.data.value.momentLabel }}</option>
                 <option v-for="m in unit.data.value?.moments ?? []" :key="m.id" :value="m.id">{{ m.label }}</option>
@@ -156,15 +159,21 @@ const problem = computed(
             </label>
           </LadderSheet>
         </div>
-        <p v-else-if="!problem" role="status">Drawing it.</p>
+        <p v-else-if="!problem" role="status">{{ tell('packsView.drawingIt') }}</p>
       </template>
       <template v-else-if="shown === 'proof'">
-        <h2 class="h5">How each fault is proven</h2>
+        <h2 class="h5">{{ tell('packsView.howEachFaultIsProven') }}</h2>
         <p v-if="proof.data.value" role="status" data-test="proof-count">
-          {{ proof.data.value.length }} faults,
-          {{ unproven.length ? `${unproven.length} of them cannot be proven` : 'each of them can be proven' }}.
+          {{
+            tell('packsView.faults', {
+              count: proof.data.value.length,
+              proven: unproven.length
+                ? tell('packsView.ofThemCannotBeProven', { count: unproven.length })
+                : tell('packsView.eachOfThemCanBe'),
+            })
+          }}
         </p>
-        <p v-else-if="!problem" role="status">Each fault is tried in a perfect visit. That takes some seconds.</p>
+        <p v-else-if="!problem" role="status">{{ tell('packsView.eachFaultIsTriedIn') }}</p>
         <ol class="proofs">
           <li v-for="f in proof.data.value" :key="f.id" :class="{ open: !f.proven }">
             <strong>{{ f.fault }}</strong> <span class="soft">{{ f.part }}</span>
@@ -176,8 +185,8 @@ const problem = computed(
       </template>
       <OwnPacks v-else-if="shown === 'own'" :family="family" @kept="kept" />
       <template v-else>
-        <h2 class="h5">Its text</h2>
-        <a class="key quiet" :href="file" :download="`${family}.yaml`">download YAML</a>
+        <h2 class="h5">{{ tell('packsView.itsText') }}</h2>
+        <a class="key quiet" :href="file" :download="`${family}.yaml`">{{ tell('packsView.downloadYaml') }}</a>
         <pre v-if="text.data.value" class="text" tabindex="0" data-test="pack-text">{{ text.data.value }}</pre>
       </template>
     </section>

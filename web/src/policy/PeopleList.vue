@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { answer, api, type Licence, type Person, Problem } from '../api/client'
 import { useLicences } from '../api/useLicences'
+import { tell } from '../words/words'
 
 const queries = useQueryClient()
 const people = useQuery({ queryKey: ['people'], queryFn: () => answer<Person[]>(api.GET('/api/people')) })
@@ -41,38 +42,41 @@ const named = (l: string) => licences.data.value?.find((one) => one.licence === 
 
 <template>
   <section aria-labelledby="people-title" class="people">
-    <h2 id="people-title" class="h5">People and licenses</h2>
+    <h2 id="people-title" class="h5">{{ tell('peopleList.peopleAndLicenses') }}</h2>
     <p class="soft">
-      Who may sign off gas, refrigerant, wiring or a stove as repaired. A license counts through its last day.
+      {{ tell('peopleList.whoMaySignOffGas') }}
     </p>
     <ul>
       <li v-for="p in people.data.value" :key="p.login" :data-test="`person-${p.login}`">
         <strong>{{ p.name }}</strong>
-        <span v-if="!p.qualifications.length" class="soft">no license on file</span>
+        <span v-if="!p.qualifications.length" class="soft">{{ tell('peopleList.noLicenseOnFile') }}</span>
         <span v-for="q in p.qualifications" :key="q.id" class="held" :class="{ past: !q.current }">
-          {{ named(q.licence) }} {{ q.number }}, {{ q.region }}, {{ q.current ? 'until' : 'ended' }} {{ q.until }}
-          <button type="button" class="key quiet" @click="remove(p.login, q.id)">remove</button>
+          {{ named(q.licence) }} {{ q.number }}, {{ q.region }},
+          {{ q.current ? tell('peopleList.until') : tell('common.ended') }} {{ q.until }}
+          <button type="button" class="key quiet" @click="remove(p.login, q.id)">
+            {{ tell('peopleList.remove') }}
+          </button>
         </span>
       </li>
     </ul>
     <form class="form" @submit.prevent="add">
-      <label for="person">Person</label>
+      <label for="person">{{ tell('peopleList.person') }}</label>
       <select id="person" v-model="who" class="form-select field" required>
-        <option value="" disabled>Choose a person</option>
+        <option value="" disabled>{{ tell('peopleList.chooseAPerson') }}</option>
         <option v-for="p in people.data.value" :key="p.login" :value="p.login">{{ p.name }}</option>
       </select>
-      <label for="licence">License</label>
+      <label for="licence">{{ tell('peopleList.license') }}</label>
       <select id="licence" v-model="licence" class="form-select field">
         <option v-for="l in licences.data.value" :key="l.licence" :value="l.licence">{{ l.label }}</option>
       </select>
-      <label for="licence-number">Number</label>
+      <label for="licence-number">{{ tell('peopleList.number') }}</label>
       <input id="licence-number" v-model="number" class="form-control field" maxlength="60" required />
-      <label for="region">Region</label>
+      <label for="region">{{ tell('peopleList.region') }}</label>
       <input id="region" v-model="region" class="form-control field" maxlength="80" required />
-      <label for="until">Last day</label>
+      <label for="until">{{ tell('peopleList.lastDay') }}</label>
       <input id="until" v-model="until" type="date" class="form-control field" required />
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <button type="submit" class="key next">Add license</button>
+      <button type="submit" class="key next">{{ tell('peopleList.addLicense') }}</button>
     </form>
   </section>
 </template>

@@ -7,6 +7,7 @@ import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
 import PeopleList from './PeopleList.vue'
 import RatesForm from './RatesForm.vue'
+import { tell } from '../words/words'
 
 type Policy = components['schemas']['PolicyView']
 type Kind = Policy['notAllowed'][number]
@@ -21,22 +22,22 @@ const problem = ref<Problem | null>(null)
 const saved = ref(false)
 watch(stored.data, (p) => p && (policy.value = { ...p, notAllowed: [...p.notAllowed] }), { immediate: true })
 const words: Partial<Record<Kind, string>> = {
-  SWAP: 'swap a part with a twin that runs',
-  SUBSTITUTE: 'try a new part from the van',
-  TRY: 'momentary jumpers where the unit allows them',
-  RESET: 'cycle the power to see what happens',
-  WARM: 'run it until it is warm',
-  CYCLES: 'watch several cycles',
+  SWAP: tell('policyView.swapAPartWithA'),
+  SUBSTITUTE: tell('policyView.tryANewPartFrom'),
+  TRY: tell('policyView.momentaryJumpersWhereTheUnit'),
+  RESET: tell('policyView.cycleThePowerToSee'),
+  WARM: tell('policyView.runItUntilItIs'),
+  CYCLES: tell('policyView.watchSeveralCycles'),
 }
 const schools: Record<Policy['school'], string> = {
-  USUAL: 'usual: told everything, sends nothing, its plug wiggled, its load not shorted or run directly',
-  STRICT: 'strict: supply and every input measured at the board, every plug wiggled, every rival told away',
+  USUAL: tell('policyView.usualToldEverythingSendsNothing'),
+  STRICT: tell('policyView.strictSupplyAndEveryInput'),
 }
 
 const changers: Record<NonNullable<Policy['changers']>, string> = {
   EVERYBODY: 'everybody',
-  AT_WORK: 'whoever made it; for a unit, whoever has an open visit there too',
-  LEAD: 'the lead alone',
+  AT_WORK: tell('policyView.whoeverMadeItForA'),
+  LEAD: tell('policyView.theLeadAlone'),
 }
 const zones = Intl.supportedValuesOf('timeZone')
 
@@ -57,16 +58,15 @@ async function save() {
 </script>
 
 <template>
-  <TopBar title="Company rules" />
+  <TopBar :title="tell('common.companyRules')" />
   <main class="page">
-    <h1 class="h4">Company rules</h1>
+    <h1 class="h4">{{ tell('common.companyRules') }}</h1>
     <p class="soft">
-      Every proposed test and repair order uses these numbers.
-      {{ lead ? '' : 'The lead sets it.' }}
+      {{ tell('policyView.everyProposedTestAndRepair', { value: lead ? '' : tell('policyView.theLeadSetsIt') }) }}
     </p>
     <hr class="rule" />
     <form v-if="policy" class="form" @submit.prevent="save">
-      <label for="labour">Labor per minute</label>
+      <label for="labour">{{ tell('policyView.laborPerMinute') }}</label>
       <input
         id="labour"
         v-model.number="policy.labourPerMinute"
@@ -77,7 +77,7 @@ async function save() {
         :disabled="!lead"
         required
       />
-      <label for="trip">A second trip</label>
+      <label for="trip">{{ tell('policyView.aSecondTrip') }}</label>
       <input
         id="trip"
         v-model.number="policy.tripCost"
@@ -88,7 +88,7 @@ async function save() {
         :disabled="!lead"
         required
       />
-      <label for="mistake">A wrong verdict: callback and trust</label>
+      <label for="mistake">{{ tell('policyView.aWrongVerdictCallbackAnd') }}</label>
       <input
         id="mistake"
         v-model.number="policy.mistakeCost"
@@ -100,29 +100,29 @@ async function save() {
         required
       />
       <fieldset>
-        <legend class="h5">Tests that may be proposed</legend>
+        <legend class="h5">{{ tell('policyView.testsThatMayBeProposed') }}</legend>
         <label v-for="k in choices.data.value" :key="k" class="choice">
           <input type="checkbox" :checked="!policy.notAllowed.includes(k)" :disabled="!lead" @change="toggle(k)" />
           {{ words[k] ?? k }}
         </label>
       </fieldset>
       <fieldset>
-        <legend class="h5">Proof before a part is condemned</legend>
+        <legend class="h5">{{ tell('policyView.proofBeforeAPartIs') }}</legend>
         <label v-for="(text, key) in schools" :key="key" class="choice">
           <input v-model="policy.school" type="radio" name="school" :value="key" :disabled="!lead" />
           {{ text }}
         </label>
-        <p class="soft">Either way the verdict says what is not proven.</p>
+        <p class="soft">{{ tell('policyView.eitherWayTheVerdictSays') }}</p>
       </fieldset>
       <fieldset>
-        <legend class="h5">Who may change a unit, its board, or board data</legend>
+        <legend class="h5">{{ tell('policyView.whoMayChangeAUnit') }}</legend>
         <label v-for="(text, key) in changers" :key="key" class="choice">
           <input v-model="policy.changers" type="radio" name="changers" :value="key" :disabled="!lead" />
           {{ text }}
         </label>
-        <p class="soft">The lead always may. Every change is kept with name and time.</p>
+        <p class="soft">{{ tell('policyView.theLeadAlwaysMayEvery') }}</p>
       </fieldset>
-      <label for="zone">Time zone</label>
+      <label for="zone">{{ tell('policyView.timeZone') }}</label>
       <select id="zone" v-model="policy.timeZone" class="form-select field" :disabled="!lead">
         <option v-if="policy.timeZone && !zones.includes(policy.timeZone)" :value="policy.timeZone">
           {{ policy.timeZone }}
@@ -130,8 +130,8 @@ async function save() {
         <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
       </select>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <p v-if="saved" role="status">Saved. It takes effect when a visit is loaded again.</p>
-      <button v-if="lead" type="submit" class="key next">Keep it</button>
+      <p v-if="saved" role="status">{{ tell('policyView.savedItTakesEffectWhen') }}</p>
+      <button v-if="lead" type="submit" class="key next">{{ tell('common.keepIt') }}</button>
     </form>
     <RatesForm :lead="lead" />
     <PeopleList v-if="lead" />

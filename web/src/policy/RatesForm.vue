@@ -4,25 +4,26 @@ import { ref, watch } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import { useAttempt } from '../api/useAttempt'
+import { tell } from '../words/words'
 
 /** What the ways out of a verdict are counted with, beside labour and trips. */
 defineProps<{ lead: boolean }>()
 type Rates = components['schemas']['Rates']
 type Name = Exclude<keyof Rates, 'currency' | 'ageing'>
 const fields: { name: Name; label: string; unit: string; times: number }[] = [
-  { name: 'counterMarkup', label: 'The counter takes more than our price', unit: '%', times: 100 },
-  { name: 'counterHours', label: 'To fetch a part from the counter', unit: 'h', times: 1 },
-  { name: 'tripHours', label: 'Until a second trip with the part', unit: 'h', times: 1 },
-  { name: 'tax', label: 'Tax on a quote', unit: '%', times: 100 },
-  { name: 'quoteDays', label: 'A quote holds for', unit: 'days', times: 1 },
-  { name: 'warrantyYears', label: 'Warranty on a new part', unit: 'years', times: 1 },
-  { name: 'unitPrice', label: 'A new unit, put in', unit: '', times: 1 },
-  { name: 'unitHours', label: 'Until a new unit runs', unit: 'h', times: 1 },
-  { name: 'unitYears', label: 'A unit is kept for', unit: 'years', times: 1 },
-  { name: 'disposal', label: 'Disposal of an old unit', unit: '', times: 1 },
-  { name: 'interest', label: 'Interest a year', unit: '%', times: 100 },
-  { name: 'horizonYears', label: 'Keep or replace is compared over', unit: 'years', times: 1 },
-  { name: 'vanLitres', label: 'Room for parts on a van', unit: 'l', times: 1 },
+  { name: 'counterMarkup', label: tell('ratesForm.theCounterTakesMoreThan'), unit: '%', times: 100 },
+  { name: 'counterHours', label: tell('ratesForm.toFetchAPartFrom'), unit: 'h', times: 1 },
+  { name: 'tripHours', label: tell('ratesForm.untilASecondTripWith'), unit: 'h', times: 1 },
+  { name: 'tax', label: tell('ratesForm.taxOnAQuote'), unit: '%', times: 100 },
+  { name: 'quoteDays', label: tell('ratesForm.aQuoteHoldsFor'), unit: 'days', times: 1 },
+  { name: 'warrantyYears', label: tell('ratesForm.warrantyOnANewPart'), unit: 'years', times: 1 },
+  { name: 'unitPrice', label: tell('ratesForm.aNewUnitPutIn'), unit: '', times: 1 },
+  { name: 'unitHours', label: tell('ratesForm.untilANewUnitRuns'), unit: 'h', times: 1 },
+  { name: 'unitYears', label: tell('ratesForm.aUnitIsKeptFor'), unit: 'years', times: 1 },
+  { name: 'disposal', label: tell('ratesForm.disposalOfAnOldUnit'), unit: '', times: 1 },
+  { name: 'interest', label: tell('ratesForm.interestAYear'), unit: '%', times: 100 },
+  { name: 'horizonYears', label: tell('ratesForm.keepOrReplaceIsCompared'), unit: 'years', times: 1 },
+  { name: 'vanLitres', label: tell('ratesForm.roomForPartsOnA'), unit: 'l', times: 1 },
 ]
 const stored = useQuery({ queryKey: ['rates'], queryFn: () => answer<Rates>(api.GET('/api/policy/rates')) })
 const rates = ref<Rates>()
@@ -44,10 +45,10 @@ function save() {
 
 <template>
   <form v-if="rates" class="rates" @submit.prevent="save">
-    <h2 class="h5">Costs</h2>
-    <p class="soft">Repair options and quotes use these.</p>
+    <h2 class="h5">{{ tell('ratesForm.costs') }}</h2>
+    <p class="soft">{{ tell('ratesForm.repairOptionsAndQuotesUse') }}</p>
     <div>
-      <label for="rate-currency">Currency</label>
+      <label for="rate-currency">{{ tell('ratesForm.currency') }}</label>
       <input
         id="rate-currency"
         v-model="rates.currency"
@@ -74,7 +75,10 @@ function save() {
       />
     </div>
     <div>
-      <label for="rate-scale">First failure expected at age<span class="soft"> years</span></label>
+      <label for="rate-scale"
+        >{{ tell('ratesForm.firstFailureExpectedAtAge')
+        }}<span class="soft">{{ ` ${tell('common.years')}` }}</span></label
+      >
       <input
         id="rate-scale"
         v-model.number="rates.ageing.scaleYears"
@@ -87,7 +91,10 @@ function save() {
       />
     </div>
     <div>
-      <label for="rate-shape">How much more often old units fail<span class="soft"> 1 is no more often</span></label>
+      <label for="rate-shape"
+        >{{ tell('ratesForm.howMuchMoreOftenOld')
+        }}<span class="soft"> {{ tell('ratesForm.1IsNoMoreOften') }}</span></label
+      >
       <input
         id="rate-shape"
         v-model.number="rates.ageing.shape"
@@ -100,9 +107,9 @@ function save() {
       />
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="saved" role="status">Saved. New repair options use it. Quotes already made stay.</p>
+    <p v-if="saved" role="status">{{ tell('ratesForm.savedNewRepairOptionsUse') }}</p>
     <button v-if="lead" type="submit" class="key next" :disabled="busy" data-test="keep-rates">
-      Keep what it costs
+      {{ tell('ratesForm.keepWhatItCosts') }}
     </button>
   </form>
 </template>

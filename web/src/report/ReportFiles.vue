@@ -1,30 +1,33 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { tell } from '../words/words'
 
 /** The report on paper, and the visit in open formats for other tools. */
 const props = defineProps<{ id: string }>()
 const paper = ref<'A4' | 'LETTER'>('A4')
 const at = computed(() => `/api/visits/${props.id}`)
 const others = [
-  { file: 'visit.json', label: 'Visit (JSON)', what: 'everything, to be taken in elsewhere' },
-  { file: 'readings.csv', label: 'Readings (CSV)', what: 'the log for a spreadsheet' },
-  { file: 'run.vcd', label: 'Run (VCD)', what: 'the run for a waveform viewer' },
-  { file: 'circuit.cir', label: 'Circuit (SPICE)', what: 'the circuit for a simulator' },
+  { file: 'visit.json', label: tell('reportFiles.visitJson'), what: tell('reportFiles.everythingToBeTakenIn') },
+  { file: 'readings.csv', label: tell('reportFiles.readingsCsv'), what: tell('reportFiles.theLogForASpreadsheet') },
+  { file: 'run.vcd', label: tell('reportFiles.runVcd'), what: tell('reportFiles.theRunForAWaveform') },
+  { file: 'circuit.cir', label: tell('reportFiles.circuitSpice'), what: tell('reportFiles.theCircuitForASimulator') },
 ]
 </script>
 
 <template>
-  <nav class="no-print files" aria-label="The report as a file">
-    <RouterLink class="key" :to="`/visits/${id}/verdict`">Back to the visit</RouterLink>
+  <nav class="no-print files" :aria-label="tell('reportFiles.theReportAsAFile')">
+    <RouterLink class="key" :to="`/visits/${id}/verdict`">{{ tell('reportFiles.backToTheVisit') }}</RouterLink>
     <span class="paper">
-      <select v-model="paper" class="form-select" aria-label="Paper">
+      <select v-model="paper" class="form-select" :aria-label="tell('reportFiles.paper')">
         <option value="A4">A4</option>
-        <option value="LETTER">Letter</option>
+        <option value="LETTER">{{ tell('reportFiles.letter') }}</option>
       </select>
-      <a class="key next" :href="`${at}/report.pdf?paper=${paper}`" download data-test="pdf">Report (PDF)</a>
+      <a class="key next" :href="`${at}/report.pdf?paper=${paper}`" download data-test="pdf">{{
+        tell('reportFiles.reportPdf')
+      }}</a>
     </span>
     <details>
-      <summary class="key quiet">Other files</summary>
+      <summary class="key quiet">{{ tell('reportFiles.otherFiles') }}</summary>
       <ul>
         <li v-for="other in others" :key="other.file">
           <a class="key quiet" :href="`${at}/${other.file}`" download>{{ other.label }}</a>

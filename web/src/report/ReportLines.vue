@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LogLine } from '../api/client'
 import { timeOfDay } from '../visit/format'
+import { tell } from '../words/words'
 
 /** Lines of the log as they stand in a report; good adds what a unit in good order has. */
 defineProps<{ lines: LogLine[]; good?: boolean }>()
@@ -10,10 +11,10 @@ defineProps<{ lines: LogLine[]; good?: boolean }>()
   <table class="table">
     <thead>
       <tr>
-        <th scope="col">Time</th>
-        <th scope="col">What</th>
-        <th scope="col">Found</th>
-        <th v-if="good" scope="col">Expected</th>
+        <th scope="col">{{ tell('reportLines.time') }}</th>
+        <th scope="col">{{ tell('reportLines.what') }}</th>
+        <th scope="col">{{ tell('common.found') }}</th>
+        <th v-if="good" scope="col">{{ tell('reportLines.expected') }}</th>
       </tr>
     </thead>
     <tbody>

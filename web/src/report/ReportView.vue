@@ -12,27 +12,28 @@ import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import ReportFiles from './ReportFiles.vue'
 import ReportLines from './ReportLines.vue'
+import { tell } from '../words/words'
 
 const props = defineProps<{ id: string }>()
 const { visit, page, error } = useVisit(() => props.id)
 const words: Record<Verdict['status'], string> = {
-  PROVEN: 'Proven',
-  INDICATED: 'Likely, proof is missing',
-  NOT_YET: 'Not proven',
-  UNEXPLAINED: 'not explained by the model',
+  PROVEN: tell('common.proven'),
+  INDICATED: tell('reportView.likelyProofIsMissing'),
+  NOT_YET: tell('reportView.notProven'),
+  UNEXPLAINED: tell('reportView.notExplainedByTheModel'),
 }
 const happened: Record<Visit['events'][number]['kind'], string> = {
-  CLOSED: 'Closed',
-  REOPENED: 'Opened again',
-  PACK_CHANGED: 'Went over to another pack',
-  CHANGED_AFTER: 'Changed after closing',
-  SHOP_TEST: 'Board tested in the shop',
-  BROUGHT: 'Taken in',
+  CLOSED: tell('common.closed2'),
+  REOPENED: tell('reportView.openedAgain'),
+  PACK_CHANGED: tell('reportView.wentOverToAnotherPack'),
+  CHANGED_AFTER: tell('reportView.changedAfterClosing'),
+  SHOP_TEST: tell('reportView.boardTestedInTheShop'),
+  BROUGHT: tell('reportView.takenIn'),
 }
 const { zone } = useMe()
 const moment = (at: string) =>
   new Date(at).toLocaleString('en-GB', { timeZone: zone.value, dateStyle: 'medium', timeStyle: 'short' })
-const states = { GOOD: 'good', BAD: 'not good', MISSING: 'missing' }
+const states = { GOOD: 'good', BAD: tell('reportView.notGood'), MISSING: 'missing' }
 const { data: report, error: unfound } = useQuery({
   queryKey: ['visit', props.id, 'report', computed(() => page.value?.entries)],
   queryFn: () => answer<Report>(api.GET('/api/visits/{id}/report', { params: { path: { id: props.id } } })),
@@ -41,76 +42,84 @@ const { data: report, error: unfound } = useQuery({
 </script>
 
 <template>
-  <TopBar title="Report" />
+  <TopBar :title="tell('common.report')" />
   <main v-if="visit && page" class="page report" data-test="report-page">
     <ReportFiles :id="id" />
     <header>
-      <p class="eyebrow">Service report {{ visit.job.number }}</p>
+      <p class="eyebrow">{{ tell('reportView.serviceReport', { number: visit.job.number }) }}</p>
       <h1 class="h3">{{ visit.job.site }}, {{ visit.job.unit }}</h1>
       <p>
         {{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}
       </p>
-      <p><strong>Complaint:</strong> {{ visit.job.complaint }}</p>
+      <p>
+        <strong>{{ tell('reportView.complaint') }}</strong> {{ visit.job.complaint }}
+      </p>
       <p v-if="visit.job.brought" data-test="brought">
-        Imported from another company's file. The verdict is computed here from its records.
+        {{ tell('reportView.importedFromAnotherCompanysFile') }}
       </p>
     </header>
     <hr class="rule" />
     <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
-    <p v-else-if="!report" class="soft">Loading the report.</p>
+    <p v-else-if="!report" class="soft">{{ tell('reportView.loadingTheReport') }}</p>
     <template v-if="report">
-      <h2 class="h5">Found</h2>
+      <h2 class="h5">{{ tell('common.found') }}</h2>
       <section v-for="(v, i) in report.found" :key="i" data-test="found">
         <p>
           <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.
         </p>
         <ProofList :verdict="v" />
-        <p v-if="v.skipped.length" class="mt-2"><strong>Not shown:</strong> {{ v.skipped.join('; ') }}</p>
-        <p v-if="v.damaged.length" class="mt-2"><strong>Damaged by it:</strong> {{ v.damaged.join(', ') }}</p>
+        <p v-if="v.skipped.length" class="mt-2">
+          <strong>{{ tell('reportView.notShown') }}</strong> {{ v.skipped.join('; ') }}
+        </p>
+        <p v-if="v.damaged.length" class="mt-2">
+          <strong>{{ tell('reportView.damagedByIt') }}</strong> {{ v.damaged.join(', ') }}
+        </p>
       </section>
-      <h2 class="h5">Readings</h2>
+      <h2 class="h5">{{ tell('reportView.readings') }}</h2>
       <ReportLines v-if="report.measured.length" :lines="report.measured" good />
-      <p v-else class="soft">Nothing was measured.</p>
+      <p v-else class="soft">{{ tell('reportView.nothingWasMeasured') }}</p>
       <TimingDiagram :diagram="report.diagram" :taps="report.taps" />
       <template v-if="report.done.length">
-        <h2 class="h5">Done</h2>
+        <h2 class="h5">{{ tell('reportView.done') }}</h2>
         <ReportLines :lines="report.done" />
       </template>
       <template v-if="report.settings.length">
-        <h2 class="h5">Settings, found and left</h2>
+        <h2 class="h5">{{ tell('common.settingsFoundAndLeft') }}</h2>
         <ReportLines :lines="report.settings" />
       </template>
       <template v-if="report.proving.length">
-        <h2 class="h5">Proving run</h2>
+        <h2 class="h5">{{ tell('common.provingRun') }}</h2>
         <ul class="proving">
           <li v-for="item in report.proving" :key="item.id">
             <strong>{{ states[item.state] }}</strong> <span>{{ item.what }}</span>
             <span class="soft"
-              >Expected {{ item.due }}<template v-if="item.found">; found {{ item.found }}</template></span
+              >{{ tell('common.expected', { value: item.due })
+              }}<template v-if="item.found">{{ tell('reportView.found', { found: item.found }) }}</template></span
             >
           </li>
         </ul>
       </template>
       <template v-if="report.notes.length">
-        <h2 class="h5">Remarks</h2>
+        <h2 class="h5">{{ tell('reportView.remarks') }}</h2>
         <p v-for="note in report.notes" :key="note.id">
           <span class="num soft">{{ timeOfDay(note.madeAt) }}</span> {{ note.found }}
         </p>
       </template>
-      <h2 class="h5">Decided</h2>
+      <h2 class="h5">{{ tell('reportView.decided') }}</h2>
       <p v-if="visit.closedAt">{{ visit.outcome ? outcomes[visit.outcome].report : '' }}. {{ visit.decided }}</p>
-      <p v-else>The visit is still open; nothing has been decided.</p>
+      <p v-else>{{ tell('reportView.theVisitIsStillOpen') }}</p>
       <p v-if="report.untested.length">
-        <strong>Not tested yet, never powered:</strong> {{ report.untested.join(', ') }}
+        <strong>{{ tell('reportView.notTestedYetNeverPowered') }}</strong> {{ report.untested.join(', ') }}
       </p>
       <template v-if="visit.events.length">
-        <h2 class="h5">History</h2>
+        <h2 class="h5">{{ tell('reportView.history') }}</h2>
         <ul class="events" data-test="events">
           <li v-for="event in visit.events" :key="`${event.kind}${event.at}`">
             <span class="num soft">{{ moment(event.at) }}</span>
             <span
               ><strong>{{ happened[event.kind] }}</strong
-              ><template v-if="event.ofFile"> (as the file says)</template>. {{ event.note }}</span
+              ><template v-if="event.ofFile">{{ ` ${tell('reportView.asTheFileSays')}` }}</template
+              >. {{ event.note }}</span
             >
           </li>
         </ul>

@@ -79,7 +79,7 @@ describe('the report', () => {
     })
     expect(made.get('[data-test=brought]').text()).toContain('Imported from')
     const [tested, changed] = made.findAll('[data-test=events] li').map((one) => one.text())
-    expect(tested).toContain('Board tested in the shop (as the file says). note of SHOP_TEST')
+    expect(tested).toContain('Bench test of the board (as the file says). note of SHOP_TEST')
     expect(changed).toContain('Changed after closing. note of CHANGED_AFTER')
   })
 
@@ -118,7 +118,7 @@ describe('the report', () => {
   })
 
   it('says how it ended, or that it has not', async () => {
-    expect((await page()).text()).toContain('The visit is still open; nothing has been decided.')
+    expect((await page()).text()).toContain('The visit is still open. Nothing has been decided.')
     const closed = await page({ closedAt: '2026-03-04T10:00:00Z', outcome: 'MADE_SAFE', decided: 'Part on Friday.' })
     expect(closed.text()).toContain('Made safe and left off. Part on Friday.')
   })

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { MARGIN, path, region, sheet, type Air } from './airChart'
 import { useSheet } from './useSheet'
+import { tell } from '../words/words'
 
 const props = defineProps<{ air: Air }>()
 const figure = ref<HTMLElement>()
@@ -16,11 +17,7 @@ const states = computed(() => [
 
 <template>
   <figure ref="figure" class="chart" data-test="air-chart">
-    <svg
-      :viewBox="`0 0 ${width} ${height}`"
-      role="img"
-      aria-label="Chart of moist air: temperature to the right, moisture up. Hatched where outdoor air is good enough."
-    >
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="tell('airChart.chartOfMoistAirTemperature')">
       <defs>
         <pattern id="good" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" y1="0" x2="0" y2="8" class="hatch" />
@@ -38,9 +35,9 @@ const states = computed(() => [
       <text v-for="f in on.degrees" :key="f" :x="on.x(f)" :y="height - MARGIN.bottom + 16" text-anchor="middle">
         {{ f }}
       </text>
-      <text :x="on.middle" :y="height - 3" text-anchor="middle">°F dry bulb</text>
+      <text :x="on.middle" :y="height - 3" text-anchor="middle">{{ tell('airChart.fDryBulb') }}</text>
       <text v-for="g in on.grains" :key="g" :x="on.right + 5" :y="on.y(g) + 4">{{ g }}</text>
-      <text :x="on.right - 4" :y="on.top + 4" text-anchor="end">grains a pound</text>
+      <text :x="on.right - 4" :y="on.top + 4" text-anchor="end">{{ tell('airChart.grainsAPound') }}</text>
       <line
         :x1="on.x(air.outdoor.dryBulb)"
         :x2="on.x(air.returned.dryBulb)"
@@ -69,7 +66,7 @@ const states = computed(() => [
         </text>
       </g>
     </svg>
-    <figcaption class="soft">Hatched: outdoor air is good enough. The line is the mix.</figcaption>
+    <figcaption class="soft">{{ tell('airChart.hatchedOutdoorAirIsGood') }}</figcaption>
   </figure>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Problem } from '../api/client'
 import type { components } from '../api/schema'
+import { tell } from '../words/words'
 
 /** What a calculation asks for. */
 defineProps<{ calculator: components['schemas']['CalculatorView']; problem: Problem | null }>()
@@ -22,7 +23,7 @@ const inputs = defineModel<Record<string, number | string | null>>({ required: t
       class="form-control field num"
       :class="{ 'is-invalid': problem?.field === i.id }"
       :aria-invalid="problem?.field === i.id"
-      :placeholder="typeof i.usual === 'number' ? undefined : 'if known'"
+      :placeholder="typeof i.usual === 'number' ? undefined : tell('calculatorFields.ifKnown')"
       :data-test="`in-${i.id}`"
     />
   </label>

@@ -6,6 +6,7 @@ import NotFound from '../common/NotFound.vue'
 import CalculatorForm from './CalculatorForm.vue'
 import ToolPage from './ToolPage.vue'
 import { useCalculator } from './useCalculator'
+import { tell } from '../words/words'
 
 /** A calculation of setting up, without a visit. */
 const props = defineProps<{ id: string }>()
@@ -16,5 +17,5 @@ const problem = computed(() => error.value as Problem | null)
 <template>
   <CalculatorForm v-if="data && data.id === id" :key="id" :calculator="data" />
   <NotFound v-else-if="problem?.status === 404" />
-  <ToolPage v-else name="Tools" title="Tools" :computed="false" :problem="problem" />
+  <ToolPage v-else name="Tools" :title="tell('common.tools')" :computed="false" :problem="problem" />
 </template>

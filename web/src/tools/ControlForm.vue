@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { components } from '../api/schema'
+import { tell } from '../words/words'
 
 type Control = components['schemas']['ControlInput']
 type Function = components['schemas']['TerminalInput']['function']
@@ -8,13 +9,13 @@ const props = defineProps<{ title: string; outputs?: boolean }>()
 const control = defineModel<Control>({ required: true })
 const functions: Record<Function, string> = {
   COOL: 'cooling',
-  COOL_SECOND: 'cooling 2',
+  COOL_SECOND: tell('controlForm.cooling2'),
   HEAT: 'heating',
-  HEAT_SECOND: 'heating 2',
+  HEAT_SECOND: tell('controlForm.heating2'),
   FAN: 'fan',
-  REVERSE: 'reversing valve',
+  REVERSE: tell('controlForm.reversingValve'),
   DRY: 'drying',
-  SHUT_DOWN: 'shut down',
+  SHUT_DOWN: tell('controlForm.shutDown'),
 }
 const taken = (f: string) => control.value.terminals.some((t) => t.function === f)
 
@@ -35,7 +36,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
   <fieldset class="control">
     <legend class="h5">{{ title }}</legend>
     <label>
-      Called
+      {{ tell('controlForm.called') }}
       <input class="form-control field" :value="control.label" maxlength="60" @change="set({ label: value($event) })" />
     </label>
     <div class="pair">
@@ -44,7 +45,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <input class="form-control field" :value="control.hot" maxlength="40" @change="set({ hot: value($event) })" />
       </label>
       <label>
-        Common
+        {{ tell('controlForm.common') }}
         <input
           class="form-control field"
           :value="control.common"
@@ -53,7 +54,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         />
       </label>
       <label>
-        Rated, VA
+        {{ tell('controlForm.ratedVa') }}
         <input
           class="form-control field num"
           type="number"
@@ -62,7 +63,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         />
       </label>
       <label>
-        Carries, VA
+        {{ tell('controlForm.carriesVa') }}
         <input
           class="form-control field num"
           type="number"
@@ -76,14 +77,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <input
           class="form-control field"
           :value="t.name"
-          :aria-label="`Terminal ${i + 1}`"
+          :aria-label="tell('controlForm.terminal', { i: i + 1 })"
           maxlength="40"
           @change="terminal(i, { name: value($event) })"
         />
         <select
           class="form-select field"
           :value="t.function"
-          :aria-label="`What ${t.name} asks for`"
+          :aria-label="tell('controlForm.whatAsksFor', { name: t.name })"
           @change="terminal(i, { function: value($event) as Function })"
         >
           <option v-for="(word, f) in functions" :key="f" :value="f" :disabled="taken(f) && f !== t.function">
@@ -95,20 +96,22 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           class="form-control field num"
           type="number"
           :value="t.va"
-          :aria-label="`VA of ${t.name}`"
+          :aria-label="tell('controlForm.vaOf', { name: t.name })"
           @change="terminal(i, { va: Number(value($event)) })"
         />
         <button
           type="button"
           class="key quiet"
-          :aria-label="`Take ${t.name} out`"
+          :aria-label="tell('controlForm.takeOut', { name: t.name })"
           @click="set({ terminals: control.terminals.filter((_, at) => at !== i) })"
         >
-          out
+          {{ tell('common.out') }}
         </button>
       </li>
     </ul>
-    <button v-if="control.terminals.length < 8" type="button" class="key quiet" @click="add">One more terminal</button>
+    <button v-if="control.terminals.length < 8" type="button" class="key quiet" @click="add">
+      {{ tell('controlForm.oneMoreTerminal') }}
+    </button>
   </fieldset>
 </template>
 

@@ -5,6 +5,7 @@ import AirChart from './AirChart.vue'
 import ToolPage from './ToolPage.vue'
 import type { Air, AirState } from './airChart'
 import { useTool } from './useTool'
+import { tell } from '../words/words'
 
 type Input = components['schemas']['EconomizerInput']
 const usual = {
@@ -28,22 +29,22 @@ const { inputs, result, problem } = useTool('economizer', usual, (now) =>
 )
 const zones = ['1A', '1B', '2A', '2B', '3A', '3B', '3C', '4A', '4B', '4C', '5A', '5B', '5C', '6A', '6B', '7', '8']
 const changeovers: Record<Input['changeover'], string> = {
-  DRY_BULB: 'its temperature',
-  DIFFERENTIAL_DRY_BULB: 'cooler than the return air',
-  ENTHALPY: 'its heat (enthalpy)',
-  DIFFERENTIAL_ENTHALPY: 'less heat than the return air',
+  DRY_BULB: tell('economizerTool.itsTemperature'),
+  DIFFERENTIAL_DRY_BULB: tell('economizerTool.coolerThanTheReturnAir'),
+  ENTHALPY: tell('economizerTool.itsHeatEnthalpy'),
+  DIFFERENTIAL_ENTHALPY: tell('economizerTool.lessHeatThanTheReturn'),
 }
 const numbers: {
   key: 'outdoorF' | 'outdoorHumidity' | 'returnF' | 'returnHumidity' | 'least' | 'setF' | 'altitudeFt'
   label: string
 }[] = [
   { key: 'outdoorF', label: 'Outdoors, °F' },
-  { key: 'outdoorHumidity', label: 'Outdoors, % humidity' },
-  { key: 'returnF', label: 'Return air, °F' },
-  { key: 'returnHumidity', label: 'Return air, % humidity' },
-  { key: 'least', label: 'People need, % outdoor air' },
-  { key: 'setF', label: 'Mixture held at, °F' },
-  { key: 'altitudeFt', label: 'Height, ft' },
+  { key: 'outdoorHumidity', label: tell('economizerTool.outdoorsHumidity') },
+  { key: 'returnF', label: tell('economizerTool.returnAirF') },
+  { key: 'returnHumidity', label: tell('economizerTool.returnAirHumidity') },
+  { key: 'least', label: tell('economizerTool.peopleNeedOutdoorAir') },
+  { key: 'setF', label: tell('economizerTool.mixtureHeldAtF') },
+  { key: 'altitudeFt', label: tell('economizerTool.heightFt') },
 ]
 const states: { word: string; of: (air: Air) => AirState }[] = [
   { word: 'outdoors', of: (a) => a.outdoor },
@@ -52,17 +53,22 @@ const states: { word: string; of: (air: Air) => AirState }[] = [
 ]
 function why(air: Air) {
   const than = {
-    TEMPERATURE: air.free ? `${air.limitF} °F` : 'the limit of temperature',
-    HEAT: 'the limit of heat',
-    RETURN_TEMPERATURE: 'the return air',
-    RETURN_HEAT: 'the heat of the return air',
+    TEMPERATURE: air.free ? `${air.limitF} °F` : tell('economizerTool.theLimitOfTemperature'),
+    HEAT: tell('economizerTool.theLimitOfHeat'),
+    RETURN_TEMPERATURE: tell('economizerTool.theReturnAir'),
+    RETURN_HEAT: tell('economizerTool.theHeatOfTheReturn'),
   }[air.by]
-  return air.free ? `It is held against ${than} and is below.` : `It is above ${than}.`
+  return air.free ? tell('economizerTool.itIsHeldAgainstAnd', { than }) : tell('economizerTool.itIsAbove', { than })
 }
 </script>
 
 <template>
-  <ToolPage name="Economizer" title="What should the economizer do now?" :computed="Boolean(result)" :problem="problem">
+  <ToolPage
+    name="Economizer"
+    :title="tell('economizerTool.whatShouldTheEconomizerDo')"
+    :computed="Boolean(result)"
+    :problem="problem"
+  >
     <template #inputs>
       <label v-for="n in numbers" :key="n.key">
         {{ n.label }}
@@ -75,24 +81,24 @@ function why(air: Air) {
         />
       </label>
       <label>
-        Mixture measured, °F
+        {{ tell('economizerTool.mixtureMeasuredF') }}
         <input
           v-model.number="inputs.mixedF"
           type="number"
           step="any"
           inputmode="decimal"
           class="form-control field num"
-          placeholder="none"
+          :placeholder="tell('economizerTool.none')"
         />
       </label>
       <label>
-        Climate zone
+        {{ tell('economizerTool.climateZone') }}
         <select v-model="inputs.zone" class="form-select field">
           <option v-for="z in zones" :key="z">{{ z }}</option>
         </select>
       </label>
       <label>
-        The board judges by
+        {{ tell('economizerTool.theBoardJudgesBy') }}
         <select v-model="inputs.changeover" class="form-select field">
           <option v-for="(text, key) in changeovers" :key="key" :value="key">{{ text }}</option>
         </select>
@@ -100,23 +106,27 @@ function why(air: Air) {
     </template>
     <template v-if="result">
       <p class="said" data-test="economizer-said">
-        {{ result.free ? 'Outdoors cools for nothing' : 'Outdoors is not good enough' }}
+        {{
+          result.free ? tell('economizerTool.outdoorsCoolsForNothing') : tell('economizerTool.outdoorsIsNotGoodEnough')
+        }}
       </p>
       <p>{{ why(result) }}</p>
       <p v-if="!result.allowed" class="problem" data-test="economizer-not-allowed">
-        Stop: energy codes do not allow this comparison in zone {{ inputs.zone }}. Cool, damp air costs more to dry than
-        it saves. Set a fixed {{ result.limitF }} °F changeover, or compare enthalpy (ASHRAE 90.1, from memory).
+        {{ tell('economizerTool.stopEnergyCodesDoNot', { zone: inputs.zone, limitF: result.limitF }) }}
       </p>
       <p class="big num" data-test="economizer-volts">
         {{ result.volts.toFixed(1) }} V DC
-        <span class="soft">at the actuator for {{ result.share.toFixed(0) }}% outdoor air</span>
+        <span class="soft">{{
+          tell('economizerTool.atTheActuatorForOutdoor', { share: result.share.toFixed(0) })
+        }}</span>
       </p>
       <p v-if="result.measured">
-        Three thermometers say <strong class="num">{{ result.measured.percent.toFixed(0) }}%</strong>, likely range ±
+        {{ tell('economizerTool.threeThermometersSay') }}
+        <strong class="num">{{ result.measured.percent.toFixed(0) }}%</strong>{{ tell('economizerTool.likelyRange') }}
         <span class="num">{{ (2 * result.measured.sigma).toFixed(0) }}</span>.
       </p>
       <p v-else-if="inputs.mixedF !== null">
-        Three thermometers do not help here. Outdoors and return are too close, or one of them is wrong.
+        {{ tell('economizerTool.threeThermometersDoNotHelp') }}
       </p>
       <AirChart :air="result" />
       <table class="states">
@@ -125,8 +135,8 @@ function why(air: Air) {
             <th scope="col"></th>
             <th scope="col">°F</th>
             <th scope="col">%</th>
-            <th scope="col">wet bulb</th>
-            <th scope="col">dew point</th>
+            <th scope="col">{{ tell('economizerTool.wetBulb') }}</th>
+            <th scope="col">{{ tell('economizerTool.dewPoint') }}</th>
             <th scope="col">Btu/lb</th>
           </tr>
         </thead>
@@ -142,11 +152,10 @@ function why(air: Air) {
         </tbody>
       </table>
       <p class="soft">
-        Limits by climate: ASHRAE 90.1, from memory. Moist air: ASHRAE Fundamentals. 2 to 10 V and 53 °F are common
-        practice. The maker and the local code come first.
+        {{ tell('economizerTool.limitsByClimateAshrae90') }}
       </p>
       <p class="caution">
-        Take the belt off only with the power off and proven off. Blades move by themselves: fingers out.
+        {{ tell('economizerTool.takeTheBeltOffOnly') }}
       </p>
     </template>
   </ToolPage>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { components } from '../api/schema'
 import CurveChart from './CurveChart.vue'
+import { tell } from '../words/words'
 
 /** What comes of a calculation: the sentence, the numbers, the picture, the reason and the source. */
 defineProps<{ finding: components['schemas']['Finding'] }>()
@@ -23,7 +24,7 @@ const told = (value: number, decimals: number) =>
   </dl>
   <CurveChart v-if="finding.curve" :curve="finding.curve" />
   <p class="mt-3">{{ finding.reason }}</p>
-  <p class="soft">{{ finding.source }} The maker's instructions and the local code come first.</p>
+  <p class="soft">{{ tell('findingCard.theMakersInstructionsAndThe', { source: finding.source }) }}</p>
 </template>
 
 <style scoped lang="scss">

@@ -7,12 +7,13 @@ import { conductorColour } from '../visit/conductor'
 import ControlForm from './ControlForm.vue'
 import ToolPage from './ToolPage.vue'
 import { useComputed } from './useTool'
+import { tell } from '../words/words'
 
 type Input = components['schemas']['IsolationInput']
 type View = components['schemas']['IsolationView']
 const usual: Input = {
   building: {
-    label: 'relay board',
+    label: tell('isolationTool.relayBoard'),
     hot: '24V',
     common: 'GND',
     ratedVa: 40,
@@ -61,26 +62,35 @@ function print() {
 </script>
 
 <template>
-  <ToolPage name="Two supplies" title="Keep two supplies apart" :computed="Boolean(view)" :problem="problem">
+  <ToolPage
+    :name="tell('common.twoSupplies')"
+    :title="tell('isolationTool.keepTwoSuppliesApart')"
+    :computed="Boolean(view)"
+    :problem="problem"
+  >
     <template #about>
       <p class="soft no-print">
-        The building's transformer powers the relay coils. The unit's own 24 V goes through their contacts to its
-        inputs.
+        {{ tell('isolationTool.theBuildingsTransformerPowersThe') }}
       </p>
     </template>
     <template #inputs>
-      <ControlForm v-model="input.building" title="The building's control" outputs @update:model-value="asPlanned" />
-      <ControlForm v-model="input.unit" title="The unit" @update:model-value="asPlanned" />
+      <ControlForm
+        v-model="input.building"
+        :title="tell('isolationTool.theBuildingsControl')"
+        outputs
+        @update:model-value="asPlanned"
+      />
+      <ControlForm v-model="input.unit" :title="tell('isolationTool.theUnit')" @update:model-value="asPlanned" />
       <label>
-        A relay's coil, VA
+        {{ tell('isolationTool.aRelaysCoilVa') }}
         <input v-model.number="input.coilVa" type="number" step="any" class="form-control field num" />
       </label>
       <label>
-        Cable, ft one way
+        {{ tell('isolationTool.cableFtOneWay') }}
         <input v-model.number="input.feet" type="number" step="any" class="form-control field num" />
       </label>
       <label>
-        Cable, AWG
+        {{ tell('isolationTool.cableAwg') }}
         <select v-model.number="input.gauge" class="form-select field">
           <option v-for="g in [14, 16, 18, 20, 22]" :key="g" :value="g">{{ g }}</option>
         </select>
@@ -88,52 +98,65 @@ function print() {
     </template>
     <template v-if="view">
       <p class="said" data-test="isolation-said">
-        {{ view.apart ? 'Apart in every position of the contacts' : 'The two supplies meet' }}
+        {{ view.apart ? tell('isolationTool.apartInEveryPositionOf') : tell('isolationTool.theTwoSuppliesMeet') }}
       </p>
       <p v-if="!view.apart" class="problem">
-        Marked wires join them. Do not power it up. It kills a board, and the next one too.
+        {{ tell('isolationTool.markedWiresJoinThemDo') }}
       </p>
       <ol class="wires">
         <li v-for="(w, i) in view.wires" :key="i" :class="{ crosses: w.crosses }" :data-test="`wire-${i}`">
           <span class="swatch" :style="{ background: conductorColour(w.colour) }" aria-hidden="true"></span>
           <span class="ends"
-            ><strong>{{ w.from }}</strong> to <strong>{{ w.to }}</strong></span
+            ><strong>{{ w.from }}</strong> {{ tell('common.to2') }} <strong>{{ w.to }}</strong></span
           >
-          <span class="soft">{{ w.colour }}, {{ sides[w.supply] }}{{ w.crosses ? ', crosses' : '' }}</span>
+          <span class="soft"
+            >{{ w.colour }}, {{ sides[w.supply] }}{{ w.crosses ? tell('isolationTool.crosses') : '' }}</span
+          >
           <span class="tick" aria-hidden="true"></span>
           <select
             v-if="moving === i"
             class="form-select field no-print"
-            :aria-label="`Where ${w.from} lands`"
+            :aria-label="tell('isolationTool.whereLands', { from: w.from })"
             @change="land(i, ($event.target as HTMLSelectElement).value)"
           >
-            <option value="">found on ...</option>
+            <option value="">{{ tell('isolationTool.foundOn') }}</option>
             <option v-for="t in view.terminals" :key="t">{{ t }}</option>
           </select>
-          <button v-else type="button" class="key quiet no-print" @click="moving = i">found elsewhere</button>
+          <button v-else type="button" class="key quiet no-print" @click="moving = i">
+            {{ tell('isolationTool.foundElsewhere') }}
+          </button>
         </li>
       </ol>
       <button v-if="Object.keys(input.landings).length" type="button" class="key no-print" @click="asPlanned">
-        Back to the plan
+        {{ tell('isolationTool.backToThePlan') }}
       </button>
       <p v-if="view.alone.length" class="mt-2">
-        Without a counterpart: {{ view.alone.map((a) => `${a.terminal} of the ${sides[a.side]}`).join(', ') }}.
+        {{
+          tell('isolationTool.withoutACounterpart', {
+            value: view.alone
+              .map((a) => tell('isolationTool.ofThe', { terminal: a.terminal, side: sides[a.side] }))
+              .join(', '),
+          })
+        }}
       </p>
       <ul class="loads">
         <li v-for="l in view.loads" :key="l.side">
-          Transformer of the {{ sides[l.side] }}: <strong class="num">{{ l.va.toFixed(0) }} VA</strong> of
-          <span class="num">{{ l.ratedVa.toFixed(0) }}</span>, {{ l.fits ? 'it carries that' : 'too much for it' }};
-          {{ l.fuseAmps ? `fuse ${l.fuseAmps} A` : 'no usual fuse fits' }}{{ l.classTwo ? '' : '; above class 2' }}
+          {{ tell('isolationTool.transformerOfThe', { side: sides[l.side] }) }}
+          <strong class="num">{{ l.va.toFixed(0) }} VA</strong> {{ tell('common.of') }}
+          <span class="num">{{ l.ratedVa.toFixed(0) }}</span>,
+          {{ l.fits ? tell('isolationTool.itCarriesThat') : tell('isolationTool.tooMuchForIt') }};
+          {{ l.fuseAmps ? tell('isolationTool.fuseA', { fuseAmps: l.fuseAmps }) : tell('isolationTool.noUsualFuseFits')
+          }}{{ l.classTwo ? '' : tell('isolationTool.aboveClass2') }}
         </li>
         <li>
-          At the coils with every call on: <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
-          {{ view.pullsIn ? 'they pull in' : 'too little: a thicker or shorter cable' }}
+          {{ tell('isolationTool.atTheCoilsWithEvery') }}
+          <strong class="num">{{ view.coilVolts.toFixed(1) }} V</strong>,
+          {{ view.pullsIn ? tell('isolationTool.theyPullIn') : tell('isolationTool.tooLittleAThickerOr') }}
         </li>
       </ul>
-      <button type="button" class="key no-print" @click="print">Print the list</button>
+      <button type="button" class="key no-print" @click="print">{{ tell('isolationTool.printTheList') }}</button>
       <p class="caution mt-3">
-        Both supplies off and proven off before you move a wire. With one off, the other still powers wires. Colors are
-        common practice. The maker and the local code come first.
+        {{ tell('isolationTool.bothSuppliesOffAndProven') }}
       </p>
     </template>
   </ToolPage>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Problem } from '../api/client'
 import TopBar from '../common/TopBar.vue'
+import { tell } from '../words/words'
 
 /** A calculator's page: what is typed on one side, what comes of it on the other; what was computed last stays while something cannot be. */
 defineProps<{ name: string; title: string; computed: boolean; problem: Problem | null }>()
@@ -16,11 +17,13 @@ defineProps<{ name: string; title: string; computed: boolean; problem: Problem |
         <slot name="inputs" />
       </form>
       <div v-if="computed" class="answer">
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }} The result below is older.</p>
+        <p v-if="problem" class="problem" role="alert">
+          {{ tell('toolPage.theResultBelowIsOlder', { message: problem.message }) }}
+        </p>
         <slot />
       </div>
       <p v-else-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <p v-else class="soft">Computing.</p>
+      <p v-else class="soft">{{ tell('toolPage.computing') }}</p>
     </div>
   </main>
 </template>

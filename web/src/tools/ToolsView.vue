@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import TopBar from '../common/TopBar.vue'
+import { tell } from '../words/words'
 
 const { data } = useQuery({
   queryKey: ['calculators'],
@@ -12,13 +13,13 @@ const { data } = useQuery({
 const own = [
   {
     to: '/tools/economizer',
-    name: 'Economizer',
-    what: 'Is the air outdoors good enough, how far should the damper stand, what share is really outdoor air.',
+    name: tell('common.economizer'),
+    what: tell('toolsView.isTheAirOutdoorsGood'),
   },
   {
     to: '/tools/isolation',
-    name: 'Two supplies',
-    what: 'Isolation relays between a building and a unit: the wiring list, what each transformer carries, and the proof that they never meet.',
+    name: tell('common.twoSupplies'),
+    what: tell('toolsView.isolationRelaysBetweenABuilding'),
   },
 ]
 const tools = computed(() => [
@@ -28,10 +29,10 @@ const tools = computed(() => [
 </script>
 
 <template>
-  <TopBar title="Tools" />
+  <TopBar :title="tell('common.tools')" />
   <main class="page">
-    <h1 class="h4">Tools</h1>
-    <p class="soft">They work without a visit.</p>
+    <h1 class="h4">{{ tell('common.tools') }}</h1>
+    <p class="soft">{{ tell('toolsView.theyWorkWithoutAVisit') }}</p>
     <ul class="tools">
       <li v-for="t in tools" :key="t.to">
         <RouterLink :to="t.to"

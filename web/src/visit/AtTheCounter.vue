@@ -4,6 +4,7 @@ import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
 import { useHandle } from './handle'
 import { hours, money } from './money'
+import { tell } from '../words/words'
 
 /** What the supplier has; each price can be taken in place of the one that is counted with. */
 defineProps<{ closed: boolean }>()
@@ -18,7 +19,7 @@ const { data, error, isFetching, refetch } = useQuery({
 
 function take(line: Counter['lines'][number]) {
   const at = new Date(data.value!.askedAt).toLocaleString()
-  const reason = `supplier, ${at}: ${line.pieces ? `${line.pieces} on the shelf` : 'has to be ordered'}`
+  const reason = `supplier, ${at}: ${line.pieces ? tell('atTheCounter.onTheShelf', { pieces: line.pieces }) : tell('atTheCounter.hasToBeOrdered')}`
   add({ kind: 'FIGURE', what: `price.${line.part}`, value: line.price, reason })
   add({ kind: 'FIGURE', what: 'counter-hours', value: line.hours, reason })
 }
@@ -26,21 +27,31 @@ function take(line: Counter['lines'][number]) {
 
 <template>
   <section data-test="counter">
-    <h2 class="h5">At the counter now</h2>
+    <h2 class="h5">{{ tell('atTheCounter.atTheCounterNow') }}</h2>
     <button type="button" class="key" :disabled="isFetching" data-test="ask-supplier" @click="refetch()">
-      {{ isFetching ? 'Asking' : data ? 'Ask again' : 'Ask the supplier' }}
+      {{
+        isFetching ? tell('common.asking') : data ? tell('atTheCounter.askAgain') : tell('atTheCounter.askTheSupplier')
+      }}
     </button>
     <p v-if="error" class="problem mt-2" role="alert">{{ error.message }}</p>
     <p v-else-if="data?.away" class="problem mt-2" role="alert" data-test="away">
-      {{ data.away }} The old figures stay. Ask again, or type a price below.
+      {{ tell('atTheCounter.theOldFiguresStayAsk', { away: data.away }) }}
     </p>
-    <p v-else-if="data && !data.lines.length" class="mt-2">Nothing to buy.</p>
+    <p v-else-if="data && !data.lines.length" class="mt-2">{{ tell('atTheCounter.nothingToBuy') }}</p>
     <ul v-else-if="data" class="shelf num">
       <li v-for="line in data.lines" :key="line.part">
         <span>{{ line.label }}</span>
-        <span>{{ line.pieces ? `${line.pieces} on the shelf` : 'none, to be ordered' }}, {{ hours(line.hours) }}</span>
+        <span
+          >{{
+            line.pieces
+              ? tell('atTheCounter.onTheShelf', { pieces: line.pieces })
+              : tell('atTheCounter.noneToBeOrdered')
+          }}, {{ hours(line.hours) }}</span
+        >
         <strong>{{ money(line.price, data.currency) }}</strong>
-        <button v-if="!closed" type="button" class="key quiet" @click="take(line)">Use it</button>
+        <button v-if="!closed" type="button" class="key quiet" @click="take(line)">
+          {{ tell('atTheCounter.useIt') }}
+        </button>
       </li>
     </ul>
   </section>

@@ -11,6 +11,7 @@ import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
 import { useChecksBefore, useUnderstood } from './useDetails'
 import WorkedBefore from './WorkedBefore.vue'
 import { percent } from './format'
+import { tell } from '../words/words'
 
 const { visit, page, unit, add, problem } = useHandle()
 const route = useRoute()
@@ -31,9 +32,9 @@ const done = computed(() =>
 )
 type Way = 'tap' | 'camera' | 'file'
 const ways: { id: Way; label: string }[] = [
-  { id: 'tap', label: 'Tap it' },
-  { id: 'camera', label: 'Camera' },
-  { id: 'file', label: 'File' },
+  { id: 'tap', label: tell('beforePower.tapIt') },
+  { id: 'camera', label: tell('beforePower.camera') },
+  { id: 'file', label: tell('beforePower.file') },
 ]
 const way = ref<Way>('tap')
 const typedPattern = ref('')
@@ -62,19 +63,19 @@ function say(s: Statement) {
 
 <template>
   <main class="page before">
-    <h1 class="visually-hidden">Before the power is touched</h1>
+    <h1 class="visually-hidden">{{ tell('beforePower.beforeThePowerIsTouched') }}</h1>
     <p class="caution lead-caution">
-      <strong>Leave the power on.</strong> A reset clears the code, and an intermittent fault may then run fine in front
-      of you.
+      <strong>{{ tell('beforePower.leaveThePowerOn') }}</strong> {{ tell('beforePower.aResetClearsTheCode') }}
     </p>
     <p v-if="visit!.earlier.length">
-      <RouterLink :to="{ name: 'unit', params: route.params }" data-test="to-unit"
-        >This unit and its
-        {{ visit!.earlier.length === 1 ? 'last visit' : `${visit!.earlier.length} visits before` }}</RouterLink
-      >
+      <RouterLink :to="{ name: 'unit', params: route.params }" data-test="to-unit">{{
+        tell('beforePower.thisUnitAndIts', {
+          count: visit!.earlier.length,
+        })
+      }}</RouterLink>
     </p>
     <div class="reset" data-test="reset">
-      <span id="q-reset">Was it reset, or the power cycled, before you came?</span>
+      <span id="q-reset">{{ tell('beforePower.wasItResetOrThe') }}</span>
       <button
         v-for="yes in [true, false]"
         :key="String(yes)"
@@ -85,9 +86,9 @@ function say(s: Statement) {
         :disabled="closed"
         @click="add({ kind: 'POWER_CYCLED', yes, supersedes: reset?.id })"
       >
-        {{ yes ? 'Yes' : 'No' }}
+        {{ yes ? tell('common.yes') : tell('common.no') }}
       </button>
-      <strong v-if="page!.powerCycled">Then no code does not mean no fault.</strong>
+      <strong v-if="page!.powerCycled">{{ tell('beforePower.thenNoCodeDoesNot') }}</strong>
     </div>
     <p
       v-if="unit!.waits"
@@ -100,7 +101,7 @@ function say(s: Statement) {
     <WhenPicker v-if="!closed" class="mb-3" />
     <div class="two">
       <div>
-        <div v-if="lamps.length > 1" class="lamps" role="group" aria-label="Which lamp">
+        <div v-if="lamps.length > 1" class="lamps" role="group" :aria-label="tell('beforePower.whichLamp')">
           <button
             v-for="l in lamps"
             :key="l.board"
@@ -113,7 +114,7 @@ function say(s: Statement) {
           </button>
         </div>
         <section v-if="lamp" class="read" data-test="lamp-read">
-          <h2 class="h5">The lamp says</h2>
+          <h2 class="h5">{{ tell('beforePower.theLampSays') }}</h2>
           <p class="pattern">{{ lamp.found }}</p>
           <p>{{ lamp.judgement }}</p>
           <ul v-if="lamp.lamp.length > 1" class="weights">
@@ -123,14 +124,14 @@ function say(s: Statement) {
             </li>
           </ul>
           <button v-if="!closed" type="button" class="key" @click="add({ kind: 'TAKE_BACK', supersedes: lamp.id })">
-            Wrong, read it again
+            {{ tell('beforePower.wrongReadItAgain') }}
           </button>
           <button v-if="!closed" type="button" class="key quiet" data-test="lamp-then" @click="again = true">
-            It showed something else before
+            {{ tell('beforePower.itShowedSomethingElseBefore') }}
           </button>
         </section>
         <template v-else-if="!closed">
-          <div class="ways" role="group" aria-label="How to read the lamp">
+          <div class="ways" role="group" :aria-label="tell('beforePower.howToReadTheLamp')">
             <button
               v-for="w in ways"
               :key="w.id"
@@ -147,7 +148,7 @@ function say(s: Statement) {
           <LampCamera v-else-if="way === 'camera'" :key="current.board" :board="current.board" :marks="current.marks" />
           <LampFile v-else-if="way === 'file'" :key="current.board" :board="current.board" />
           <section aria-labelledby="choose-title" class="mt-4">
-            <h2 id="choose-title" class="h5">Or choose what it shows</h2>
+            <h2 id="choose-title" class="h5">{{ tell('beforePower.orChooseWhatItShows') }}</h2>
             <div class="patterns">
               <button
                 v-for="pattern in patterns"
@@ -160,17 +161,17 @@ function say(s: Statement) {
               </button>
             </div>
             <form class="typed" @submit.prevent="add({ kind: 'PATTERN', board: current.board, pattern: typedPattern })">
-              <label for="typed-pattern">Or type it: 4 flashes, red 2 flashes, 2 long 3 short, display E4</label>
+              <label for="typed-pattern">{{ tell('beforePower.orTypeIt4Flashes') }}</label>
               <div class="d-flex gap-2">
                 <input id="typed-pattern" v-model="typedPattern" class="form-control field" required />
-                <button type="submit" class="key">That is it</button>
+                <button type="submit" class="key">{{ tell('beforePower.thatIsIt') }}</button>
               </div>
             </form>
             <p class="soft mt-2">
               {{
                 visit!.board
-                  ? `Chart of the board ${visit!.board}.`
-                  : 'This chart is invented for the demo. The chart on the door of the unit counts.'
+                  ? tell('beforePower.chartOfTheBoard', { board: visit!.board })
+                  : tell('beforePower.thisChartIsInventedFor')
               }}
               <RouterLink
                 :to="{
@@ -178,7 +179,7 @@ function say(s: Statement) {
                   query: { family: visit!.family, unit: visit!.unitId, visit: visit!.job.id },
                 }"
                 data-test="to-board"
-                >{{ visit!.board ? 'Change it' : 'Add the chart on the door' }}</RouterLink
+                >{{ visit!.board ? tell('beforePower.changeIt') : tell('common.addTheChartOnThe') }}</RouterLink
               >
             </p>
             <p v-if="problem && problem.field === 'pattern'" class="problem" role="alert">{{ problem.message }}</p>
@@ -188,7 +189,7 @@ function say(s: Statement) {
       <section aria-labelledby="look-title">
         <p v-for="c in unit!.cautions" :key="c" class="caution">{{ c }}</p>
         <section v-if="complaints.length" class="mb-4" data-test="complaints">
-          <h2 class="h5">What did the customer notice?</h2>
+          <h2 class="h5">{{ tell('beforePower.whatDidTheCustomerNotice') }}</h2>
           <CustomerSaid
             :all="complaints"
             :understood="heard?.understood ?? []"
@@ -199,8 +200,8 @@ function say(s: Statement) {
         </section>
         <WorkedBefore v-if="!visit!.earlier.length" class="mb-4" />
         <TwinList class="mb-4" />
-        <h2 id="look-title" class="h5">Look, smell, listen</h2>
-        <p class="soft">Most useful first. Skip what you can't see.</p>
+        <h2 id="look-title" class="h5">{{ tell('beforePower.lookSmellListen') }}</h2>
+        <p class="soft">{{ tell('beforePower.mostUsefulFirstSkipWhat') }}</p>
         <ul class="checks">
           <li v-for="l in done" :key="l.id" class="done">
             <span>{{ l.what }}</span>
@@ -211,7 +212,7 @@ function say(s: Statement) {
               class="key quiet"
               @click="add({ kind: 'TAKE_BACK', supersedes: l.id })"
             >
-              take back
+              {{ tell('common.takeBack') }}
             </button>
           </li>
           <template v-if="!closed">
@@ -223,7 +224,7 @@ function say(s: Statement) {
                 :aria-describedby="`q-${c.id}`"
                 @click="add({ kind: 'ANSWER', test: c.id, yes: true })"
               >
-                Yes
+                {{ tell('common.yes') }}
               </button>
               <button
                 type="button"
@@ -231,19 +232,19 @@ function say(s: Statement) {
                 :aria-describedby="`q-${c.id}`"
                 @click="add({ kind: 'ANSWER', test: c.id, yes: false })"
               >
-                No
+                {{ tell('common.no') }}
               </button>
             </li>
           </template>
         </ul>
         <button v-if="!closed && more" type="button" class="key quiet" data-test="more-looks" @click="allLooks = true">
-          {{ more }} more ▸
+          {{ tell('beforePower.more', { more }) }}
         </button>
       </section>
     </div>
-    <RouterLink class="key next go-on" :to="{ name: 'power', params: route.params }" data-test="to-power"
-      >Go on to power and call</RouterLink
-    >
+    <RouterLink class="key next go-on" :to="{ name: 'power', params: route.params }" data-test="to-power">{{
+      tell('beforePower.goOnToPowerAnd')
+    }}</RouterLink>
   </main>
 </template>
 

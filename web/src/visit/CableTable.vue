@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { conductorColour } from './conductor'
 import { useCables } from './useDetails'
+import { tell } from '../words/words'
 
 /** Terminal against terminal: what lands on what, what each end should have, and what was read. */
 const { data: cables } = useCables()
@@ -8,13 +9,15 @@ const { data: cables } = useCables()
 
 <template>
   <section v-for="cable in cables" :key="cable.from + cable.to" class="cable" data-test="cable">
-    <h2 class="h5">Both ends of the cable</h2>
-    <p class="soft">If the two ends of a conductor differ, that is the fault. It may be on the wrong terminal.</p>
+    <h2 class="h5">{{ tell('cableTable.bothEndsOfTheCable') }}</h2>
+    <p class="soft">{{ tell('cableTable.ifTheTwoEndsOf') }}</p>
     <table>
       <thead>
         <tr>
           <th scope="col">{{ cable.from }}</th>
-          <th scope="col"><span class="visually-hidden">conductor</span></th>
+          <th scope="col">
+            <span class="visually-hidden">{{ tell('cableTable.conductor') }}</span>
+          </th>
           <th scope="col">{{ cable.to }}</th>
         </tr>
       </thead>
@@ -23,17 +26,17 @@ const { data: cables } = useCables()
           <td>
             <strong>{{ c.near.label }}</strong>
             <span class="num read">{{ c.near.reading ?? '—' }}</span>
-            <span class="soft">expected {{ c.near.due }}</span>
+            <span class="soft">{{ tell('cableTable.expected', { value: c.near.due }) }}</span>
           </td>
           <td class="wire">
             <i :style="{ background: conductorColour(c.near.colour) }" aria-hidden="true"></i>
-            <span v-if="c.differs" class="word">differs</span>
+            <span v-if="c.differs" class="word">{{ tell('cableTable.differs') }}</span>
             <span class="soft">{{ c.momentLabel }}</span>
           </td>
           <td>
             <strong>{{ c.far.label }}</strong>
             <span class="num read">{{ c.far.reading ?? '—' }}</span>
-            <span class="soft">expected {{ c.far.due }}</span>
+            <span class="soft">{{ tell('cableTable.expected', { value: c.far.due }) }}</span>
           </td>
         </tr>
       </tbody>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 import TemporaryChange from './TemporaryChange.vue'
+import { tell } from '../words/words'
 
 const { visit, page, unit, add } = useHandle()
 const calls = computed(() => unit.value!.calls)
@@ -14,24 +15,24 @@ const other = ref(false)
 
 <template>
   <section aria-labelledby="call-title" class="call">
-    <h2 id="call-title" class="h5">Place the call</h2>
+    <h2 id="call-title" class="h5">{{ tell('callPanel.placeTheCall') }}</h2>
     <template v-if="first">
       <ol class="order">
         <template v-if="first.order === 'POWER_THEN_CALL'"
-          ><li>Power on</li>
-          <li>then the call</li></template
+          ><li>{{ tell('callPanel.powerOn') }}</li>
+          <li>{{ tell('callPanel.thenTheCall') }}</li></template
         >
         <template v-else
-          ><li>Call first</li>
-          <li>then power</li></template
+          ><li>{{ tell('callPanel.callFirst') }}</li>
+          <li>{{ tell('callPanel.thenPower') }}</li></template
         >
       </ol>
-      <p class="soft">Why in this order: {{ first.why }}.</p>
-      <p v-if="first.hold" class="soft">Meanwhile: {{ first.hold }}.</p>
+      <p class="soft">{{ tell('callPanel.whyInThisOrder', { why: first.why }) }}</p>
+      <p v-if="first.hold" class="soft">{{ tell('callPanel.meanwhile', { hold: first.hold }) }}</p>
     </template>
     <div v-for="c in calls" :key="c.label" class="one" data-test="one-call">
       <p class="put">{{ c.label }}</p>
-      <p v-if="c.starts" class="soft">A healthy unit: {{ c.starts }}.</p>
+      <p v-if="c.starts" class="soft">{{ tell('callPanel.aHealthyUnit', { starts: c.starts }) }}</p>
       <button
         v-if="!closed && c.change && !standing.includes(c.changed)"
         type="button"
@@ -39,27 +40,29 @@ const other = ref(false)
         data-test="call-in"
         @click="add({ kind: 'CHANGE_IN', test: c.change })"
       >
-        It is in: start the clock
+        {{ tell('callPanel.itIsInStartThe') }}
       </button>
-      <p v-else-if="!closed && c.change" class="out">It is in. Take it out before the visit is closed.</p>
+      <p v-else-if="!closed && c.change" class="out">{{ tell('callPanel.itIsInTakeIt') }}</p>
     </div>
     <section v-if="unit!.keys.length" aria-labelledby="keys-title" data-test="keys">
-      <h3 id="keys-title" class="eyebrow">Self-tests and test keys</h3>
+      <h3 id="keys-title" class="eyebrow">{{ tell('callPanel.selfTestsAndTestKeys') }}</h3>
       <div v-for="k in unit!.keys" :key="k.done" class="one">
         <p class="put">{{ k.done }}</p>
-        <p class="soft">A healthy unit: {{ k.starts }}.</p>
+        <p class="soft">{{ tell('callPanel.aHealthyUnit', { starts: k.starts }) }}</p>
       </div>
     </section>
     <section v-if="leaving.length" aria-labelledby="leave-title" data-test="leaving">
-      <h3 id="leave-title" class="eyebrow">Out of a lockout</h3>
+      <h3 id="leave-title" class="eyebrow">{{ tell('callPanel.outOfALockout') }}</h3>
       <p v-for="l in leaving" :key="l.pattern" class="one">
         <strong>{{ l.pattern }}: {{ l.condition }}.</strong> {{ l.leaves }}
       </p>
     </section>
     <p class="caution">
-      A call by a jumper is a test. Limits, rollouts, pressure switches and detectors are never bypassed to run a unit.
+      {{ tell('callPanel.aCallByAJumper') }}
     </p>
-    <button v-if="!closed" type="button" class="key quiet" @click="other = !other">another temporary change</button>
+    <button v-if="!closed" type="button" class="key quiet" @click="other = !other">
+      {{ tell('callPanel.anotherTemporaryChange') }}
+    </button>
     <TemporaryChange v-if="other" @done="other = false" />
   </section>
 </template>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** What is in the way of a test: the plan goes on without it, and what is in the way is known on the next visit too. */
 const props = defineProps<{ test: string }>()
 const emit = defineEmits<{ said: [] }>()
 const { add, sending } = useHandle()
 const ways = [
-  { why: 'REACH', says: 'Cannot reach it' },
-  { why: 'FITTED', says: 'Not fitted here' },
-  { why: 'TOOL', says: 'No tool for it here' },
+  { why: 'REACH', says: tell('cannotDo.cannotReachIt') },
+  { why: 'FITTED', says: tell('cannotDo.notFittedHere') },
+  { why: 'TOOL', says: tell('cannotDo.noToolForItHere') },
 ] as const
 
 async function say(why: (typeof ways)[number]['why']) {
@@ -17,7 +18,7 @@ async function say(why: (typeof ways)[number]['why']) {
 </script>
 
 <template>
-  <div class="ways" role="group" aria-label="What is in the way" data-test="cannot">
+  <div class="ways" role="group" :aria-label="tell('cannotDo.whatIsInTheWay')" data-test="cannot">
     <button
       v-for="w in ways"
       :key="w.why"
@@ -29,7 +30,7 @@ async function say(why: (typeof ways)[number]['why']) {
     >
       {{ w.says }}
     </button>
-    <p class="soft m-0">The plan continues without it. Undo it in the log.</p>
+    <p class="soft m-0">{{ tell('cannotDo.thePlanContinuesWithoutIt') }}</p>
   </div>
 </template>
 

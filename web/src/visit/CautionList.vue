@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { TestView } from '../api/client'
+import { tell } from '../words/words'
 
 /** What can hurt somebody at a step: in full where it begins, by name while it goes on. */
 const props = defineProps<{ safety: TestView['safety'] }>()
@@ -14,15 +15,17 @@ watch(
 </script>
 
 <template>
-  <p v-if="safety.ended.length" class="after" data-test="ended"><strong>First:</strong> {{ safety.ended.join(' ') }}</p>
+  <p v-if="safety.ended.length" class="after" data-test="ended">
+    <strong>{{ tell('cautionList.first') }}</strong> {{ safety.ended.join(' ') }}
+  </p>
   <p v-for="c in fresh" :key="c.hazard" class="caution" data-test="caution">{{ c.before }}</p>
   <p v-if="told.length && !again" class="still">
     <button type="button" class="key quiet" data-test="still" @click="again = true">
-      Still: {{ told.map((c) => c.name).join(', ') }} ▸
+      {{ tell('cautionList.still', { value: told.map((c) => c.name).join(', ') }) }}
     </button>
   </p>
   <p v-if="safety.afterwards.length && fresh.length" class="after" data-test="afterwards">
-    <strong>Afterwards:</strong> {{ safety.afterwards.join(' ') }}
+    <strong>{{ tell('cautionList.afterwards') }}</strong> {{ safety.afterwards.join(' ') }}
   </p>
 </template>
 

@@ -6,6 +6,7 @@ import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
 import { useRepairs } from './useDetails'
+import { tell } from '../words/words'
 
 /** What still speaks against closing it as fixed. */
 defineProps<{ blocks: string[] }>()
@@ -25,7 +26,7 @@ async function end() {
   if (!how) return
   await attempt(async () => {
     if (how === 'PART_ORDERED' && !(await add({ kind: 'ORDERED', part: ordered.value })))
-      throw new Error(refused.value?.message ?? 'The order was not kept. Try again.')
+      throw new Error(refused.value?.message ?? tell('closeVisit.theOrderWasNotKept'))
     await close(how, decided.value)
     await router.push({ name: 'report', params: route.params })
   })
@@ -34,8 +35,8 @@ async function end() {
 
 <template>
   <form class="close" @submit.prevent="end">
-    <h2 class="h5">Close the visit</h2>
-    <div class="outcomes" role="radiogroup" aria-label="How it ended">
+    <h2 class="h5">{{ tell('closeVisit.closeTheVisit') }}</h2>
+    <div class="outcomes" role="radiogroup" :aria-label="tell('closeVisit.howItEnded')">
       <label
         v-for="(words, key) in outcomes"
         :key="key"
@@ -50,16 +51,20 @@ async function end() {
       <p v-for="b in blocks" :key="b" class="problem mb-0">{{ b }}.</p>
     </div>
     <div v-if="outcome === 'PART_ORDERED'" class="mt-2">
-      <label for="ordered"><strong>Which part</strong></label>
+      <label for="ordered"
+        ><strong>{{ tell('common.whichPart') }}</strong></label
+      >
       <select id="ordered" v-model="ordered" class="form-select field" required data-test="ordered">
         <option v-for="r in repairs" :key="r.part" :value="r.part" :disabled="!r.orderable">
-          {{ r.label }}{{ r.orderable ? '' : ': not proven' }}
+          {{ r.label }}{{ r.orderable ? '' : tell('closeVisit.notProven') }}
         </option>
       </select>
     </div>
-    <label for="decided" class="mt-2"><strong>What was done</strong></label>
+    <label for="decided" class="mt-2"
+      ><strong>{{ tell('closeVisit.whatWasDone') }}</strong></label
+    >
     <BFormTextarea id="decided" v-model="decided" class="field" rows="3" maxlength="4000" required />
-    <p v-if="!outcome" class="soft">Choose how it ended.</p>
+    <p v-if="!outcome" class="soft">{{ tell('closeVisit.chooseHowItEnded') }}</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <button
       type="submit"
@@ -73,7 +78,7 @@ async function end() {
       "
       data-test="close"
     >
-      {{ closing ? 'Saving what was entered' : 'Close the visit' }}
+      {{ closing ? tell('closeVisit.savingWhatWasEntered') : tell('closeVisit.closeTheVisit') }}
     </button>
   </form>
 </template>

@@ -2,17 +2,19 @@
 import type { ConnectionPlace } from '../api/client'
 import { conductorColour } from './conductor'
 import { useConnections } from './useDetails'
+import { tell } from '../words/words'
 
 /** Each board as it sits: terminals at its left edge, plugs at its right, and where each conductor goes. */
 const emit = defineEmits<{ pick: [net: string] }>()
 const { data: boards, isPending } = useConnections()
-const goes = (p: ConnectionPlace) => p.leads.map((l) => [l.by, l.to].filter(Boolean).join(' to ')).join('; ')
+const goes = (p: ConnectionPlace) =>
+  p.leads.map((l) => [l.by, l.to].filter(Boolean).join(` ${tell('common.to2')} `)).join('; ')
 </script>
 
 <template>
   <div class="boards" data-test="connections">
-    <p v-if="isPending" class="soft">Drawing.</p>
-    <p v-else-if="!boards?.length" class="soft">No board wiring to show for this unit.</p>
+    <p v-if="isPending" class="soft">{{ tell('common.drawing') }}</p>
+    <p v-else-if="!boards?.length" class="soft">{{ tell('connectionView.noBoardWiringToShow') }}</p>
     <section v-for="b in boards" :key="b.board" class="one" :aria-label="b.board">
       <ul class="edge">
         <li v-for="t in b.terminals" :key="t.net">

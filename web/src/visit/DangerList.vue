@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** What a person may find at any time, whatever was asked. */
 const { unit, add } = useHandle()
@@ -11,7 +12,7 @@ async function stop(finding: string) {
 </script>
 
 <template>
-  <aside class="dangers no-print" aria-label="Danger found">
+  <aside class="dangers no-print" :aria-label="tell('dangerList.dangerFound')">
     <ul data-test="dangers">
       <li v-for="d in unit!.dangers" :key="d.finding">
         <button type="button" class="key" :data-test="`danger-${d.finding}`" @click="stop(d.finding)">
@@ -19,7 +20,7 @@ async function stop(finding: string) {
         </button>
       </li>
     </ul>
-    <button type="button" class="key quiet" @click="emit('done')">None of these</button>
+    <button type="button" class="key quiet" @click="emit('done')">{{ tell('dangerList.noneOfThese') }}</button>
   </aside>
 </template>
 

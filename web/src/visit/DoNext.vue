@@ -8,6 +8,7 @@ import { minutes, percent } from './format'
 import NeedsLicence from './NeedsLicence.vue'
 import PlanTree from './PlanTree.vue'
 import { usePlan } from './useDetails'
+import { tell } from '../words/words'
 
 const props = defineProps<{
   test: TestView
@@ -20,7 +21,7 @@ const emit = defineEmits<{ choose: [id: string]; proposed: []; change: []; saw: 
 /** When, with which setting of the meter, and what it should read. */
 const how = computed(() =>
   [
-    props.test.unplugged.length ? `pull ${props.test.unplugged.join(', ')}` : '',
+    props.test.unplugged.length ? tell('doNext.pull', { unplugged: props.test.unplugged.join(', ') }) : '',
     props.test.mode,
     props.test.moment,
     props.test.should,
@@ -34,7 +35,7 @@ const tag = computed(() =>
     : props.chosen
       ? 'CHOSEN'
       : props.purpose === 'PROVE'
-        ? 'TO PROVE IT'
+        ? tell('doNext.toProveIt')
         : 'NEXT',
 )
 const why = ref(false)
@@ -62,9 +63,11 @@ onKeyStroke(['w', 'W'], (event) => {
       <p class="what" data-test="instruction">{{ test.instruction }}</p>
       <div class="tools">
         <button type="button" class="key quiet" :aria-expanded="why" data-test="why" @click="why = !why">
-          why {{ why ? '▾' : '▸' }}
+          {{ tell('doNext.why', { why: why ? '▾' : '▸' }) }}
         </button>
-        <button type="button" class="key quiet" data-test="to-saw" @click="emit('saw')">I saw …</button>
+        <button type="button" class="key quiet" data-test="to-saw" @click="emit('saw')">
+          {{ tell('common.iSaw') }}
+        </button>
         <button
           v-if="others.length"
           type="button"
@@ -73,7 +76,7 @@ onKeyStroke(['w', 'W'], (event) => {
           data-test="other"
           @click="other = !other"
         >
-          other {{ other ? '▾' : '▸' }}
+          {{ tell('doNext.other', { other: other ? '▾' : '▸' }) }}
         </button>
         <button
           v-if="purpose !== 'SAFETY' || chosen"
@@ -83,16 +86,16 @@ onKeyStroke(['w', 'W'], (event) => {
           data-test="cannot-do"
           @click="cannot = !cannot"
         >
-          can't {{ cannot ? '▾' : '▸' }}
+          {{ tell('doNext.cant', { cannot: cannot ? '▾' : '▸' }) }}
         </button>
       </div>
       <p class="min num">{{ minutes(test.minutes) }}</p>
     </div>
     <CannotDo v-if="cannot" :test="test.id" @said="cannot = false" />
-    <p v-if="test.sequence" class="how">Start the clock with the call. Tap each stage as it starts or stops.</p>
+    <p v-if="test.sequence" class="how">{{ tell('doNext.startTheClockWithThe') }}</p>
     <p v-else class="how" data-test="how">{{ how }}</p>
     <p v-if="meanwhile.length && !chosen" class="meanwhile" data-test="meanwhile">
-      <span>It takes a while. Meanwhile:</span>
+      <span>{{ tell('doNext.itTakesAWhileMeanwhile') }}</span>
       <button v-for="t in meanwhile" :key="t.id" type="button" class="key" @click="emit('choose', t.id)">
         {{ t.instruction }}
       </button>
@@ -100,16 +103,18 @@ onKeyStroke(['w', 'W'], (event) => {
     <NeedsLicence v-if="test.safety.needs.length" :needs="test.safety.needs" />
     <CautionList :safety="test.safety" />
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
-      {{ test.change }}: it is in, start its clock
+      {{ tell('doNext.itIsInStartIts', { change: test.change }) }}
     </button>
-    <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">Back to the next test</button>
+    <button v-if="chosen" type="button" class="key quiet" @click="emit('proposed')">
+      {{ tell('doNext.backToTheNextTest') }}
+    </button>
     <p class="brief" :class="{ asked: why }" data-test="because">{{ test.why }}</p>
     <div v-if="why" data-test="why-list">
       <PlanTree v-if="plan?.length && !chosen" :plan="plan" />
       <ul v-else class="why">
         <li v-for="o in test.outcomes" :key="o.expected">
           {{ o.expected }} ({{ percent(o.probability) }}):
-          {{ o.ends || o.suspects.join(', ') || 'not known yet; take it again' }}
+          {{ o.ends || o.suspects.join(', ') || tell('doNext.notKnownYetTakeIt') }}
         </li>
       </ul>
     </div>
@@ -123,11 +128,11 @@ onKeyStroke(['w', 'W'], (event) => {
         </button>
       </li>
     </ul>
-    <ul class="outcomes" aria-label="What it may show">
+    <ul class="outcomes" :aria-label="tell('doNext.whatItMayShow')">
       <li v-for="o in test.outcomes" :key="o.expected" :class="{ nominal: o.nominal }">
         <strong class="num">{{ o.expected }}</strong><span class="num">{{ percent(o.probability) }}</span>
         <span class="who"
-          >{{ o.ends || o.suspects.slice(0, 2).join(', ') || 'take it again'
+          >{{ o.ends || o.suspects.slice(0, 2).join(', ') || tell('doNext.takeItAgain')
           }}{{ !o.ends && o.suspects.length > 2 ? ' …' : '' }}</span
         >
       </li>

@@ -5,6 +5,7 @@ import ConnectionView from './ConnectionView.vue'
 import { useHandle } from './handle'
 import LadderSheet from './LadderSheet.vue'
 import { useDrawing } from './useDetails'
+import { tell } from '../words/words'
 
 /** The diagrams of the unit: a point that is touched is read there. */
 const { unit, page, visit } = useHandle()
@@ -12,8 +13,8 @@ const route = useRoute()
 const router = useRouter()
 const moment = ref(typeof route.query.moment === 'string' ? route.query.moment : '')
 const kinds = [
-  { id: 'ladder', label: 'Ladder' },
-  { id: 'board', label: 'Connections' },
+  { id: 'ladder', label: tell('drawingView.ladder') },
+  { id: 'board', label: tell('drawingView.connections') },
 ] as const
 const kind = ref<(typeof kinds)[number]['id']>('ladder')
 const { data: drawing, isPending } = useDrawing(moment)
@@ -27,8 +28,8 @@ function toReading(net: string) {
 <template>
   <main class="drawing">
     <header class="bar">
-      <h1 class="visually-hidden">Diagrams</h1>
-      <div class="kinds" role="group" aria-label="Which diagram">
+      <h1 class="visually-hidden">{{ tell('drawingView.diagrams') }}</h1>
+      <div class="kinds" role="group" :aria-label="tell('drawingView.whichDiagram')">
         <button
           v-for="k in kinds"
           :key="k.id"
@@ -43,12 +44,12 @@ function toReading(net: string) {
       </div>
     </header>
     <ConnectionView v-if="kind === 'board'" @pick="toReading" />
-    <p v-else-if="isPending" class="soft p-3">Drawing.</p>
+    <p v-else-if="isPending" class="soft p-3">{{ tell('common.drawing') }}</p>
     <LadderSheet v-else-if="drawing" :drawing="drawing" :black="next?.black" :red="next?.red" @pick="toReading">
       <label class="pick"
-        >As in a healthy unit
+        >{{ tell('common.asInAHealthyUnit') }}
         <select v-model="moment" class="form-select" data-test="moment">
-          <option value="">{{ drawing && !moment ? drawing.momentLabel : 'at the next test' }}</option>
+          <option value="">{{ drawing && !moment ? drawing.momentLabel : tell('drawingView.atTheNextTest') }}</option>
           <option v-for="m in moments" :key="m.id" :value="m.id">{{ m.label }}</option>
         </select>
       </label>

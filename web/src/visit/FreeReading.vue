@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Unit } from '../api/client'
 import { useHandle } from './handle'
 import WhenPicker from './WhenPicker.vue'
+import { tell } from '../words/words'
 
 const props = defineProps<{ unit: Unit; picked: string | null }>()
 const emit = defineEmits<{ taken: [] }>()
@@ -15,7 +16,9 @@ const moment = ref(props.unit.moments[0]?.id ?? '')
 const reading = ref('')
 const usual = computed(() => {
   const against = props.unit.points.find((p) => p.net === red.value)?.against
-  return against ? `${props.unit.points.find((p) => p.net === against)?.label}, as usual` : 'its usual second point'
+  return against
+    ? tell('freeReading.asUsual', { label: props.unit.points.find((p) => p.net === against)?.label })
+    : tell('freeReading.itsUsualSecondPoint')
 })
 const unitOf = computed(() => props.unit.modes.find((m) => m.mode === mode.value)?.unit ?? '')
 watch(
@@ -47,26 +50,26 @@ async function take() {
 </script>
 
 <template>
-  <form class="free" aria-label="Any other reading" @submit.prevent="take">
+  <form class="free" :aria-label="tell('freeReading.anyOtherReading')" @submit.prevent="take">
     <WhenPicker class="wide" />
-    <label for="free-red">Red on</label>
+    <label for="free-red">{{ tell('freeReading.redOn') }}</label>
     <select id="free-red" v-model="red" class="form-select field" required>
       <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
     </select>
-    <label for="free-black">Black on</label>
+    <label for="free-black">{{ tell('freeReading.blackOn') }}</label>
     <select id="free-black" v-model="black" class="form-select field">
       <option value="">{{ usual }}</option>
       <option v-for="p in unit.points" :key="p.net" :value="p.net">{{ p.label }}</option>
     </select>
-    <label for="free-mode">Meter</label>
+    <label for="free-mode">{{ tell('freeReading.meter') }}</label>
     <select id="free-mode" v-model="mode" class="form-select field">
       <option v-for="m in unit.modes" :key="m.mode" :value="m.mode">{{ m.label }}</option>
     </select>
-    <label for="free-moment">When</label>
+    <label for="free-moment">{{ tell('common.when') }}</label>
     <select id="free-moment" v-model="moment" class="form-select field">
       <option v-for="m in unit.moments" :key="m.id" :value="m.id">{{ m.label }}</option>
     </select>
-    <label for="free-reading">Reading, {{ unitOf }}</label>
+    <label for="free-reading">{{ tell('freeReading.reading', { unitOf }) }}</label>
     <input
       id="free-reading"
       v-model="reading"
@@ -76,7 +79,7 @@ async function take() {
       required
     />
     <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
-    <button type="submit" class="key next">Take reading</button>
+    <button type="submit" class="key next">{{ tell('common.takeReading') }}</button>
   </form>
 </template>
 

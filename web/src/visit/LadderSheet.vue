@@ -4,6 +4,7 @@ import type { Drawing, DrawingSpot } from '../api/client'
 import { conductorColour } from './conductor'
 import { percent } from './format'
 import { symbolPath } from './symbols'
+import { tell } from '../words/words'
 
 /** A ladder diagram: to be scrolled, pinched and searched. What stands in the slot stands beside its tools. */
 const props = defineProps<{ drawing: Drawing; black?: string | null; red?: string | null }>()
@@ -74,12 +75,12 @@ function read(s: DrawingSpot) {
     <div class="tools">
       <slot />
       <div class="find">
-        <label class="visually-hidden" for="find-point">Find a point</label>
+        <label class="visually-hidden" for="find-point">{{ tell('ladderSheet.findAPoint') }}</label>
         <input
           id="find-point"
           v-model="search"
           class="form-control field"
-          placeholder="Find a point"
+          :placeholder="tell('ladderSheet.findAPoint')"
           autocomplete="off"
           data-test="find-point"
         />
@@ -89,9 +90,9 @@ function read(s: DrawingSpot) {
           </li>
         </ul>
       </div>
-      <div class="zoom" role="group" aria-label="Size">
-        <button type="button" class="key" aria-label="Smaller" @click="zoom(1 / STEP)">−</button>
-        <button type="button" class="key" aria-label="Larger" @click="zoom(STEP)">+</button>
+      <div class="zoom" role="group" :aria-label="tell('ladderSheet.size')">
+        <button type="button" class="key" :aria-label="tell('ladderSheet.smaller')" @click="zoom(1 / STEP)">−</button>
+        <button type="button" class="key" :aria-label="tell('ladderSheet.larger')" @click="zoom(STEP)">+</button>
       </div>
     </div>
     <div
@@ -99,7 +100,7 @@ function read(s: DrawingSpot) {
       class="frame"
       tabindex="0"
       role="group"
-      aria-label="Ladder diagram of the unit"
+      :aria-label="tell('ladderSheet.ladderDiagramOfTheUnit')"
       @pointerdown="down"
       @pointermove="moved"
       @pointerup="up"
@@ -186,7 +187,7 @@ function read(s: DrawingSpot) {
           :data-net="s.net"
           :role="s.label.length ? 'button' : undefined"
           :tabindex="s.label.length ? 0 : undefined"
-          :aria-description="s.label.length ? `expected ${s.expected}` : undefined"
+          :aria-description="s.label.length ? tell('common.expected2', { expected: s.expected }) : undefined"
           @click="read(s)"
           @keydown.enter="read(s)"
         >
@@ -219,8 +220,7 @@ function read(s: DrawingSpot) {
       </svg>
     </div>
     <p class="legend soft">
-      Heavy line: energized in a healthy unit. Shaded: on a board. Percent: likely cause. Struck through: ruled out. ▸
-      found.
+      {{ tell('ladderSheet.heavyLineEnergizedInA') }}
     </p>
   </div>
 </template>

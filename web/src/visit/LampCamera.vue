@@ -5,6 +5,7 @@ import { measure, toTrace, type Sample } from './cameraSampler'
 import { useHandle } from './handle'
 import LampTrace from './LampTrace.vue'
 import { useLampPreview } from './useLampPreview'
+import { tell } from '../words/words'
 
 const props = defineProps<{ board: string; marks: string[] }>()
 const { add } = useHandle()
@@ -28,7 +29,7 @@ let samples: Sample[] = []
 
 onMounted(async () => {
   if (!navigator.mediaDevices?.getUserMedia) {
-    refused.value = 'This device has no camera that a page can use. Tap the lamp, or choose its code.'
+    refused.value = tell('lampCamera.thisDeviceHasNoCamera')
     return
   }
   try {
@@ -41,8 +42,8 @@ onMounted(async () => {
   } catch (why) {
     refused.value =
       why instanceof DOMException && why.name === 'NotFoundError'
-        ? 'No camera was found. Tap the lamp, or choose its code.'
-        : 'The camera was refused. Allow it for this page and try again, or tap the lamp.'
+        ? tell('lampCamera.noCameraWasFoundTap')
+        : tell('lampCamera.theCameraWasRefusedAllow')
   }
 })
 onUnmounted(() => stream?.getTracks().forEach((t) => t.stop()))
@@ -104,7 +105,7 @@ async function keep() {
 </script>
 
 <template>
-  <section aria-label="Lamp by camera">
+  <section :aria-label="tell('lampCamera.lampByCamera')">
     <p v-if="refused" class="problem" role="alert" data-test="camera-refused">{{ refused }}</p>
     <template v-else>
       <LampTrace
@@ -116,7 +117,7 @@ async function keep() {
         @drop="preview.drop()"
       />
       <div v-show="!preview.reading.value">
-        <p class="soft">Hold it still, or lean it on something. Touch the lamp in the picture.</p>
+        <p class="soft">{{ tell('lampCamera.holdItStillOrLean') }}</p>
         <div class="finder">
           <video ref="video" muted playsinline data-test="camera" @click="point"></video>
           <span
@@ -125,7 +126,7 @@ async function keep() {
             :style="{ left: `${(100 * aim.x) / video.videoWidth}%`, top: `${(100 * aim.y) / video.videoHeight}%` }"
           ></span>
         </div>
-        <div v-if="positions.length > 1" class="which" role="group" aria-label="Which lamp is it">
+        <div v-if="positions.length > 1" class="which" role="group" :aria-label="tell('lampCamera.whichLampIsIt')">
           <button
             v-for="m in positions"
             :key="m"
@@ -134,7 +135,7 @@ async function keep() {
             :aria-pressed="mark === m"
             @click="mark = m"
           >
-            lamp {{ m }}
+            {{ tell('lampCamera.lamp', { mark: m }) }}
           </button>
         </div>
         <p v-if="preview.problem.value" class="problem" role="alert">{{ preview.problem.value }}</p>
@@ -146,10 +147,10 @@ async function keep() {
           data-test="record"
           @click="start"
         >
-          {{ aim ? `Record ${SECONDS} s` : 'Touch the lamp first' }}
+          {{ aim ? tell('lampCamera.recordS', { SECONDS }) : tell('lampCamera.touchTheLampFirst') }}
         </button>
         <button v-else type="button" class="key wide" data-test="stop-recording" @click="stop">
-          Stop, <span class="num">{{ recorded.toFixed(0) }} of {{ SECONDS }} s</span>
+          <span class="num">{{ tell('lampCamera.ofSeconds', { recorded: recorded.toFixed(0), all: SECONDS }) }}</span>
         </button>
       </div>
     </template>

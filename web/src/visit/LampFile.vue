@@ -5,6 +5,7 @@ import { sendCsv, Problem } from '../api/client'
 import { useHandle } from './handle'
 import LampTrace from './LampTrace.vue'
 import { useLampPreview } from './useLampPreview'
+import { tell } from '../words/words'
 
 const props = defineProps<{ board: string }>()
 const { add } = useHandle()
@@ -32,7 +33,7 @@ async function keep() {
 </script>
 
 <template>
-  <section aria-label="Lamp from a file">
+  <section :aria-label="tell('lampFile.lampFromAFile')">
     <LampTrace
       v-if="preview.reading.value && preview.trace.value"
       :trace="preview.trace.value"
@@ -42,9 +43,9 @@ async function keep() {
       @drop="preview.drop()"
     />
     <template v-else>
-      <label for="lamp-file">A CSV file with the columns <span class="num">seconds,brightness</span></label>
+      <label for="lamp-file">{{ tell('lampFile.aCsvFileWithThe') }} <span class="num">seconds,brightness</span></label>
       <input id="lamp-file" type="file" accept=".csv,text/csv" class="form-control field" @change="read" />
-      <p v-if="busy" class="soft" role="status">Reading the file.</p>
+      <p v-if="busy" class="soft" role="status">{{ tell('lampFile.readingTheFile') }}</p>
       <p v-if="problem || preview.problem.value" class="problem" role="alert">{{ problem || preview.problem.value }}</p>
     </template>
   </section>

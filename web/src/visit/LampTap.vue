@@ -2,6 +2,7 @@
 import { onKeyStroke, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const props = defineProps<{ board: string; marks: string[] }>()
 const { add, problem } = useHandle()
@@ -76,10 +77,13 @@ onKeyStroke(
 
 <template>
   <section aria-labelledby="tap-title">
-    <h2 id="tap-title" class="visually-hidden">Tap the lamp</h2>
+    <h2 id="tap-title" class="visually-hidden">{{ tell('lampTap.tapTheLamp') }}</h2>
     <p class="soft">
-      One tap for each flash, for two or three rounds; hold it where the flash is long. Thumb, or
-      {{ pads.length > 1 ? 'space and the digits' : 'space bar' }}.
+      {{
+        tell('lampTap.oneTapForEachFlash', {
+          bar: pads.length > 1 ? tell('lampTap.spaceAndTheDigits') : tell('lampTap.spaceBar'),
+        })
+      }}
     </p>
     <div class="pads">
       <button
@@ -95,9 +99,11 @@ onKeyStroke(
         @pointerleave="release"
         @contextmenu.prevent
       >
-        <span v-if="mark">{{ /^\d/.test(mark) ? `lamp ${mark}` : mark }}</span>
-        <span v-else>{{ taps.length === 0 ? 'tap here with each flash' : `${taps.length} taps` }}</span>
-        <kbd v-if="pads.length > 1">{{ i === 0 ? 'space' : i + 1 }}</kbd>
+        <span v-if="mark">{{ /^\d/.test(mark) ? tell('lampTap.lamp', { mark }) : mark }}</span>
+        <span v-else>{{
+          taps.length === 0 ? tell('lampTap.tapHereWithEachFlash') : tell('lampTap.taps', { count: taps.length })
+        }}</span>
+        <kbd v-if="pads.length > 1">{{ i === 0 ? tell('lampTap.space') : i + 1 }}</kbd>
       </button>
     </div>
     <svg class="tape" viewBox="0 0 600 46" preserveAspectRatio="none" aria-hidden="true">
@@ -113,9 +119,11 @@ onKeyStroke(
         data-test="read-lamp"
         @click="read"
       >
-        Read {{ taps.length || '' }} taps
+        {{ tell('lampTap.readTaps', { count: taps.length }) }}
       </button>
-      <button type="button" class="key" :disabled="taps.length === 0" @click="taps = []">Clear</button>
+      <button type="button" class="key" :disabled="taps.length === 0" @click="taps = []">
+        {{ tell('lampTap.clear') }}
+      </button>
     </div>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { LampReading, NewTrace } from '../api/client'
 import { percent } from './format'
+import { tell } from '../words/words'
 
 const props = defineProps<{ trace: NewTrace; reading: LampReading; notes: string[] }>()
 const emit = defineEmits<{ keep: []; drop: [] }>()
@@ -24,7 +25,7 @@ const threshold = computed(() => {
 
 <template>
   <div class="trace" data-test="trace">
-    <svg :viewBox="`0 0 ${W} ${H}`" role="img" aria-label="Brightness of the lamp with the flashes found">
+    <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="tell('lampTrace.brightnessOfTheLampWith')">
       <rect
         v-for="(f, i) in reading.flashes"
         :key="i"
@@ -38,8 +39,12 @@ const threshold = computed(() => {
       <path :d="level" class="level" />
     </svg>
     <p class="soft">
-      Solid: brightness. Dashed: what separates lit from dark. Blocks: the {{ reading.flashes.length }} flashes found in
-      {{ Math.round(to - from) }} s.
+      {{
+        tell('lampTrace.solidBrightnessDashedWhatSeparates', {
+          count: reading.flashes.length,
+          from: Math.round(to - from),
+        })
+      }}
     </p>
     <p v-for="n in notes" :key="n" class="caution">{{ n }}</p>
     <ul class="weights">
@@ -50,9 +55,9 @@ const threshold = computed(() => {
     </ul>
     <div class="d-flex gap-2">
       <button type="button" class="key next flex-fill" data-test="keep-trace" @click="emit('keep')">
-        Keep this reading
+        {{ tell('lampTrace.keepThisReading') }}
       </button>
-      <button type="button" class="key" @click="emit('drop')">Record again</button>
+      <button type="button" class="key" @click="emit('drop')">{{ tell('lampTrace.recordAgain') }}</button>
     </div>
   </div>
 </template>

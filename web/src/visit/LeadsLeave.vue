@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useMe } from '../api/useMe'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** A board that is not proven is changed by a lead's leave only, by name and with a reason that stays on the record. */
 const props = defineProps<{ part: string }>()
@@ -16,20 +17,21 @@ async function give() {
 </script>
 
 <template>
-  <span class="soft">not before it is proven{{ lead ? '' : ", or with a lead's approval" }}</span>
+  <span class="soft">{{
+    tell('leadsLeave.notBeforeItIsProven', { approval: lead ? '' : tell('leadsLeave.orWithALeadsApproval') })
+  }}</span>
   <button v-if="lead" type="button" class="key quiet" :aria-expanded="asked" data-test="leave" @click="asked = !asked">
-    Allow it unproven
+    {{ tell('leadsLeave.allowItUnproven') }}
   </button>
   <form v-if="lead && asked" @submit.prevent="give">
     <p class="caution">
-      Most boards changed unproven are good. Your name and reason are in the report and in Results. The bench test
-      result is asked for later.
+      {{ tell('leadsLeave.mostBoardsChangedUnprovenAre') }}
     </p>
-    <label :for="`leave-${part}`">Reason</label>
+    <label :for="`leave-${part}`">{{ tell('leadsLeave.reason') }}</label>
     <input :id="`leave-${part}`" v-model="reason" class="form-control field" maxlength="500" required />
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <button type="submit" class="key mt-2" :disabled="!reason.trim() || sending" data-test="give-leave">
-      Allow it, in my name
+      {{ tell('leadsLeave.allowItInMyName') }}
     </button>
   </form>
 </template>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { LogLine } from '../api/client'
 import { timeOfDay } from './format'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 defineProps<{ log: LogLine[]; closed: boolean }>()
 const { add, problem } = useHandle()
@@ -20,8 +21,8 @@ async function correct(entry: LogLine) {
 
 <template>
   <section aria-labelledby="log-title">
-    <h2 id="log-title" class="eyebrow">log</h2>
-    <p v-if="log.length === 0" class="soft">Nothing yet. Every reading shows here and can be undone.</p>
+    <h2 id="log-title" class="eyebrow">{{ tell('logList.log') }}</h2>
+    <p v-if="log.length === 0" class="soft">{{ tell('logList.nothingYetEveryReadingShows') }}</p>
     <ol class="log" data-test="log">
       <li
         v-for="l in [...log].reverse().filter((e) => e.kind !== 'TAKE_BACK')"
@@ -33,19 +34,26 @@ async function correct(entry: LogLine) {
         <strong class="num found">{{ l.found }}</strong>
         <span class="soft explain">{{ l.judgement }}</span>
         <span v-if="!closed && l.counts" class="acts">
-          <button v-if="l.correctable" type="button" class="key quiet" @click="edit(l)">correct</button>
+          <button v-if="l.correctable" type="button" class="key quiet" @click="edit(l)">
+            {{ tell('logList.correct') }}
+          </button>
           <button
             type="button"
             class="key quiet"
             data-test="take-back"
             @click="add({ kind: 'TAKE_BACK', supersedes: l.id })"
           >
-            take back
+            {{ tell('common.takeBack') }}
           </button>
         </span>
         <form v-if="editing === l.id" class="edit" @submit.prevent="correct(l)">
-          <input v-model="corrected" class="form-control field" inputmode="decimal" aria-label="Corrected reading" />
-          <button type="submit" class="key" :disabled="!corrected">Correct</button>
+          <input
+            v-model="corrected"
+            class="form-control field"
+            inputmode="decimal"
+            :aria-label="tell('logList.correctedReading')"
+          />
+          <button type="submit" class="key" :disabled="!corrected">{{ tell('logList.correct2') }}</button>
           <p v-if="problem" class="problem">{{ problem.message }}</p>
         </form>
       </li>

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { answer, api, logIn } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
+import { tell } from '../words/words'
 
 defineProps<{ waiting: number }>()
 const emit = defineEmits<{ done: [] }>()
@@ -23,14 +24,14 @@ const enter = () =>
 
 <template>
   <section class="login" aria-labelledby="again-title" data-test="login-in-place">
-    <h2 id="again-title" class="h5">Log in again</h2>
+    <h2 id="again-title" class="h5">{{ tell('loginInPlace.logInAgain') }}</h2>
     <p>
-      The session has ended.
-      <strong v-if="waiting">{{ waiting }} kept on this device and sent as soon as you are in.</strong>
-      <span v-else>Nothing on this screen is lost.</span>
+      {{ tell('loginInPlace.theSessionHasEnded') }}
+      <strong v-if="waiting">{{ tell('loginInPlace.keptOnThisDeviceAnd', { waiting }) }}</strong>
+      <span v-else>{{ tell('loginInPlace.nothingOnThisScreenIs') }}</span>
     </p>
     <form @submit.prevent="enter">
-      <label for="again-username">Login</label>
+      <label for="again-username">{{ tell('common.login') }}</label>
       <input
         id="again-username"
         v-model="username"
@@ -39,7 +40,7 @@ const enter = () =>
         autocapitalize="none"
         required
       />
-      <label for="again-password">Password</label>
+      <label for="again-password">{{ tell('common.password') }}</label>
       <input
         id="again-password"
         v-model="password"
@@ -48,7 +49,9 @@ const enter = () =>
         autocomplete="current-password"
         required
       />
-      <button class="key next" type="submit" :disabled="busy">{{ busy ? 'Logging in' : 'Log in and go on' }}</button>
+      <button class="key next" type="submit" :disabled="busy">
+        {{ busy ? tell('common.loggingIn') : tell('loginInPlace.logInAndGoOn') }}
+      </button>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </section>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { TestView } from '../api/client'
 import { scaleOf } from './scale'
+import { tell } from '../words/words'
 
 /** What a reading may show, as bands on the meter's scale; what is typed is a mark on it. */
 const props = defineProps<{ outcomes: TestView['outcomes']; typed: string }>()
@@ -20,7 +21,7 @@ const mark = computed(() =>
     class="scale"
     data-test="scale"
     role="img"
-    :aria-label="`May show: ${outcomes.map((o) => o.expected).join('; ')}`"
+    :aria-label="tell('meterScale.mayShow', { value: outcomes.map((o) => o.expected).join('; ') })"
   >
     <div class="bands">
       <span
@@ -39,7 +40,7 @@ const mark = computed(() =>
         :key="i"
         :class="{ nominal: b.nominal }"
         :style="{ left: `${b.at + b.wide / 2}%` }"
-        >{{ b.nominal ? 'expected' : '' }}</span
+        >{{ b.nominal ? tell('common.expected3') : '' }}</span
       >
     </div>
   </div>

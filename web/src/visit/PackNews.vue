@@ -3,25 +3,25 @@ import { ref } from 'vue'
 import type { Visit } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 defineProps<{ differences: NonNullable<Visit['newerPack']> }>()
 const { visit, goOver } = useHandle()
 const open = ref(false)
 const { problem, busy, attempt } = useAttempt()
-const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: 'taken out' }
+const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: tell('packNews.takenOut') }
 </script>
 
 <template>
-  <section v-if="!visit!.closedAt" class="news" aria-label="A newer pack" data-test="pack-news">
+  <section v-if="!visit!.closedAt" class="news" :aria-label="tell('packNews.aNewerPack')" data-test="pack-news">
     <p>
-      <strong>The equipment data of this unit is newer than this visit.</strong> The visit keeps the old data until you
-      switch.
+      <strong>{{ tell('packNews.theEquipmentDataOfThis') }}</strong> {{ tell('packNews.theVisitKeepsTheOld') }}
     </p>
     <button type="button" class="key quiet" :aria-expanded="open" @click="open = !open">
-      what differs ({{ differences.length }})
+      {{ tell('packNews.whatDiffers', { count: differences.length }) }}
     </button>
     <button type="button" class="key" :disabled="busy" data-test="go-over" @click="attempt(goOver)">
-      Use the newer data
+      {{ tell('packNews.useTheNewerData') }}
     </button>
     <ul v-if="open">
       <li v-for="d in differences" :key="`${d.section}/${d.name}`">

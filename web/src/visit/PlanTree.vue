@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Way } from '../api/client'
 import { minutes, percent } from './format'
+import { tell } from '../words/words'
 
 defineProps<{ plan: Way[] }>()
 </script>
 
 <template>
-  <ol class="plan" aria-label="The plan, two steps deep" data-test="plan">
+  <ol class="plan" :aria-label="tell('planTree.thePlanTwoStepsDeep')" data-test="plan">
     <li v-for="w in plan" :key="w.expected">
       <span class="if"
         ><strong class="num">{{ w.expected }}</strong> <span class="num soft">{{ percent(w.probability) }}</span></span
@@ -14,12 +15,14 @@ defineProps<{ plan: Way[] }>()
       <span class="bar" aria-hidden="true"><i :style="{ width: `${100 * w.probability}%` }"></i></span>
       <span class="then">
         <template v-if="w.next"
-          >then <strong>{{ w.next.instruction }}</strong>
+          >{{ tell('planTree.then') }} <strong>{{ w.next.instruction }}</strong>
           <span class="soft">{{ w.next.moment }} · {{ minutes(w.next.minutes) }}</span></template
         >
-        <template v-else-if="w.suspects.length">then it is clear</template>
-        <template v-else>then measure again</template>
-        <span v-if="w.suspects.length" class="soft who">leaves {{ w.suspects.join(', ') }}</span>
+        <template v-else-if="w.suspects.length">{{ tell('planTree.thenItIsClear') }}</template>
+        <template v-else>{{ tell('planTree.thenMeasureAgain') }}</template>
+        <span v-if="w.suspects.length" class="soft who">{{
+          tell('planTree.leaves', { causes: w.suspects.join(', ') })
+        }}</span>
       </span>
     </li>
   </ol>

@@ -9,6 +9,7 @@ import { percent } from './format'
 import { useHandle } from './handle'
 import UprightSymbol from './UprightSymbol.vue'
 import { useChains } from './useDetails'
+import { tell } from '../words/words'
 
 const { visit, add, problem, sending } = useHandle()
 const route = useRoute()
@@ -52,12 +53,14 @@ async function take() {
 <template>
   <main class="page power">
     <section class="walk" aria-labelledby="walk-title">
-      <h1 id="walk-title" class="h5">Supply and permission</h1>
+      <h1 id="walk-title" class="h5">{{ tell('powerView.supplyAndPermission') }}</h1>
       <p class="soft m-0">
-        Where does the voltage stop? The likeliest to be open stands first.
-        <RouterLink :to="{ name: 'drawing', params: route.params }" data-test="to-drawing">Whole diagram</RouterLink>
+        {{ tell('powerView.whereDoesTheVoltageStop') }}
+        <RouterLink :to="{ name: 'drawing', params: route.params }" data-test="to-drawing">{{
+          tell('powerView.wholeDiagram')
+        }}</RouterLink>
       </p>
-      <div class="chains" role="group" aria-label="Which chain">
+      <div class="chains" role="group" :aria-label="tell('powerView.whichChain')">
         <button
           v-for="c in chains"
           :key="c.id"
@@ -67,15 +70,19 @@ async function take() {
           :data-test="`chain-${c.id}`"
           @click="chosen = c.id"
         >
-          {{ c.label }} <span class="soft">{{ c.done ? 'walked' : percent(c.interrupted) }}</span>
+          {{ c.label }} <span class="soft">{{ c.done ? tell('powerView.walked') : percent(c.interrupted) }}</span>
         </button>
       </div>
       <template v-if="chain">
         <p class="said" role="status" data-test="chain-said">
-          {{ chain.said }} <span v-if="chain.culprits.length">Between them: {{ chain.culprits.join(', ') }}.</span>
+          {{ chain.said }}
+          <span v-if="chain.culprits.length">{{
+            tell('powerView.betweenThem', { culprits: chain.culprits.join(', ') })
+          }}</span>
         </p>
         <p class="fixed">
-          <b class="probe">B</b> Black stays on <strong>{{ chain.commonLabel }}</strong> · {{ chain.modeLabel }} ·
+          <b class="probe">B</b> {{ tell('powerView.blackStaysOn') }} <strong>{{ chain.commonLabel }}</strong> ·
+          {{ chain.modeLabel }} ·
           {{ chain.momentLabel }}
         </p>
         <ol class="points">
@@ -100,18 +107,20 @@ async function take() {
                 :style="{ background: conductorColour(p.colour) }"
                 :title="p.colour"
               ></span>
-              <span class="read num">{{ p.reading ?? p.due }}<small v-if="!p.reading"> expected</small></span>
-              <span class="word">{{ words[p.mark] || (p.next ? 'go here next' : '') }}</span>
+              <span class="read num"
+                >{{ p.reading ?? p.due }}<small v-if="!p.reading">{{ ` ${tell('common.expected3')}` }}</small></span
+              >
+              <span class="word">{{ words[p.mark] || (p.next ? tell('powerView.goHereNext') : '') }}</span>
             </button>
           </li>
         </ol>
       </template>
-      <p v-else-if="data" class="soft">This unit has no supply chain to check.</p>
+      <p v-else-if="data" class="soft">{{ tell('powerView.thisUnitHasNoSupply') }}</p>
     </section>
     <div class="side">
       <form v-if="chain && point && !closed" class="take" @submit.prevent="take">
         <p v-for="c in chain.cautions" :key="c" class="caution">{{ c }}</p>
-        <label for="chain-reading">Red on {{ point.label }}</label>
+        <label for="chain-reading">{{ tell('powerView.redOn', { label: point.label }) }}</label>
         <div class="line">
           <input
             id="chain-reading"
@@ -123,20 +132,20 @@ async function take() {
             data-test="chain-reading"
           />
           <button type="submit" class="key next" :disabled="!reading || sending" data-test="chain-take">
-            Take reading
+            {{ tell('common.takeReading') }}
           </button>
         </div>
         <label v-if="chain.lowImpedance" class="loz">
-          <input v-model="lowImpedance" type="checkbox" /> Meter on LoZ
+          <input v-model="lowImpedance" type="checkbox" /> {{ tell('powerView.meterOnLoz') }}
         </label>
         <p v-if="problem && !problem.passing" class="problem" role="alert">{{ problem.message }}</p>
       </form>
       <CallPanel />
     </div>
     <CableTable />
-    <RouterLink class="key next go-on" :to="{ name: 'work', params: route.params }" data-test="to-work"
-      >On to the work</RouterLink
-    >
+    <RouterLink class="key next go-on" :to="{ name: 'work', params: route.params }" data-test="to-work">{{
+      tell('powerView.onToTheWork')
+    }}</RouterLink>
   </main>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Verdict } from '../api/client'
 import { minutes } from './format'
+import { tell } from '../words/words'
 
 defineProps<{ verdict: Verdict; actions?: boolean }>()
 const emit = defineEmits<{ choose: [id: string] }>()
@@ -11,10 +12,13 @@ const emit = defineEmits<{ choose: [id: string] }>()
     <li v-for="item in verdict.proof" :key="item.what" :class="{ proven: item.proven }">
       <span class="tick" aria-hidden="true">{{ item.proven ? '■' : '□' }}</span>
       <span
-        >{{ item.what }}<span class="visually-hidden">{{ item.proven ? ', proven' : ', missing' }}</span></span
+        >{{ item.what
+        }}<span class="visually-hidden">{{
+          item.proven ? tell('proofList.proven') : tell('proofList.missing')
+        }}</span></span
       >
       <button v-if="actions && item.test" type="button" class="key" @click="emit('choose', item.test.id)">
-        Do it, {{ minutes(item.test.minutes) }}
+        {{ tell('proofList.doIt', { minutes: minutes(item.test.minutes) }) }}
       </button>
     </li>
   </ul>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useRoute } from 'vue-router'
 import type { components } from '../api/schema'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** One thing that proves the repair: what is due, what was seen, and a place to enter it. */
 const props = defineProps<{ item: components['schemas']['Item']; cautions: string[]; still: boolean }>()
@@ -32,14 +33,14 @@ function answer(yes: boolean) {
     <div class="what">
       <span :id="`p-${item.id}`">{{ item.what }}</span>
       <span class="soft"
-        ><span class="visually-hidden">{{ words[item.state] }}. </span>Expected {{ item.due
+        ><span class="visually-hidden">{{ words[item.state] }}. </span>{{ tell('common.expected', { value: item.due })
         }}<template v-if="item.found"
           >; <strong>{{ item.found }}</strong></template
         ></span
       >
       <template v-if="asks()">
         <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
-        <p v-if="still" class="soft m-0" data-test="still">The cautions above still apply.</p>
+        <p v-if="still" class="soft m-0" data-test="still">{{ tell('proveItem.theCautionsAboveStillApply') }}</p>
       </template>
     </div>
     <div v-if="asks()" class="enter">
@@ -52,7 +53,7 @@ function answer(yes: boolean) {
           :placeholder="item.unit"
           :data-test="`read-${item.id}`"
         />
-        <button type="submit" class="key" :disabled="!reading.trim()">Take</button>
+        <button type="submit" class="key" :disabled="!reading.trim()">{{ tell('proveItem.take') }}</button>
       </form>
       <template v-else-if="item.kind === 'QUESTION' || item.kind === 'SAFETY'">
         <button
@@ -64,15 +65,15 @@ function answer(yes: boolean) {
           :data-test="`${yes ? 'yes' : 'no'}-${item.id}`"
           @click="answer(yes)"
         >
-          {{ yes ? 'Yes' : 'No' }}
+          {{ yes ? tell('common.yes') : tell('common.no') }}
         </button>
       </template>
-      <RouterLink v-else-if="item.kind === 'RUN'" class="key" :to="{ name: 'work', params: route.params }"
-        >Watch it</RouterLink
-      >
-      <RouterLink v-else-if="item.kind === 'SETTING'" class="key" :to="{ name: 'settings', params: route.params }"
-        >Look at it</RouterLink
-      >
+      <RouterLink v-else-if="item.kind === 'RUN'" class="key" :to="{ name: 'work', params: route.params }">{{
+        tell('proveItem.watchIt')
+      }}</RouterLink>
+      <RouterLink v-else-if="item.kind === 'SETTING'" class="key" :to="{ name: 'settings', params: route.params }">{{
+        tell('proveItem.lookAtIt')
+      }}</RouterLink>
       <button
         v-else
         type="button"
@@ -80,7 +81,7 @@ function answer(yes: boolean) {
         :aria-describedby="`p-${item.id}`"
         @click="add({ kind: 'CHANGE_OUT', supersedes: item.id })"
       >
-        It is out
+        {{ tell('common.itIsOut') }}
       </button>
     </div>
   </li>

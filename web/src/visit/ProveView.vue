@@ -6,6 +6,7 @@ import { useHandle } from './handle'
 import ProveItem from './ProveItem.vue'
 import TimingDiagram from './TimingDiagram.vue'
 import { useProving } from './useDetails'
+import { tell } from '../words/words'
 
 const { visit, page, unit, problem } = useHandle()
 const route = useRoute()
@@ -15,11 +16,11 @@ const left = computed(() => proving.value?.items.filter((i) => i.state !== 'GOOD
 type Item = NonNullable<typeof proving.value>['items'][number]
 /** The order of one walk. */
 const walk: Record<Item['walk'], string> = {
-  POWER_OFF: 'Power off',
-  STANDBY: 'Power on, no call',
-  CALLED: 'Called and running',
-  CALL_ENDED: 'Call ended',
-  BEFORE_LEAVING: 'Before you leave',
+  POWER_OFF: tell('proveView.powerOff'),
+  STANDBY: tell('proveView.powerOnNoCall'),
+  CALLED: tell('proveView.calledAndRunning'),
+  CALL_ENDED: tell('proveView.callEnded'),
+  BEFORE_LEAVING: tell('proveView.beforeYouLeave'),
 }
 /** The groups of the walk that have something in them. A caution stands in full at the first thing of all that is still to prove and has it. */
 const groups = computed(() => {
@@ -44,16 +45,18 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
 
 <template>
   <main class="page" data-test="proving">
-    <h1 class="h4">Proving run</h1>
+    <h1 class="h4">{{ tell('common.provingRun') }}</h1>
     <template v-if="proving">
       <p v-if="!proving.repaired" data-test="nothing-repaired">
-        Nothing is marked as repaired, so there is no run to prove.
-        <RouterLink :to="{ name: 'verdict', params: route.params }">Say what was changed</RouterLink>, or close the
-        visit another way.
+        {{ tell('proveView.nothingIsMarkedAsRepaired') }}
+        <RouterLink :to="{ name: 'verdict', params: route.params }">{{
+          tell('proveView.sayWhatWasChanged')
+        }}</RouterLink>{{ tell('proveView.orCloseTheVisitAnother') }}
       </p>
-      <p v-else-if="left === 0" class="state" data-test="all-shown">Everything is proven.</p>
+      <p v-else-if="left === 0" class="state" data-test="all-shown">{{ tell('proveView.everythingIsProven') }}</p>
       <p v-else class="state" data-test="count">
-        {{ all - left }} of {{ all }} proven<template v-if="next">. Quickest next: {{ next.what }}</template>
+        {{ tell('proveView.ofProven', { left: all - left, all })
+        }}<template v-if="next">{{ tell('proveView.quickestNext', { what: next.what }) }}</template>
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <section v-for="g in groups" :key="g.when" :aria-label="walk[g.when]" :data-test="`walk-${g.when}`">
@@ -72,10 +75,10 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
     </template>
-    <p v-else-if="isPending" class="soft">Loading the proving run.</p>
-    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report"
-      >Print the page</RouterLink
-    >
+    <p v-else-if="isPending" class="soft">{{ tell('proveView.loadingTheProvingRun') }}</p>
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">{{
+      tell('proveView.printThePage')
+    }}</RouterLink>
   </main>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Quote } from '../api/client'
+import { tell } from '../words/words'
 
 /** What was offered, newest last; where something could not be tested, with and without it. */
 defineProps<{ id: string; quotes: Quote[] }>()
@@ -9,24 +10,30 @@ const exact = (amount: number, currency: string) =>
 
 <template>
   <section data-test="quotes">
-    <h2 class="h5">Quotes</h2>
+    <h2 class="h5">{{ tell('quoteList.quotes') }}</h2>
     <article v-for="q in quotes" :key="q.id" class="quote">
       <p>
-        <strong>Quote {{ q.number }}</strong
-        >: {{ q.offer.way }}, until <span class="num">{{ q.offer.validUntil }}</span>
+        <strong>{{ tell('quoteList.quote', { number: q.number }) }}</strong>{{
+          tell('quoteList.until', { way: q.offer.way })
+        }}
+        <span class="num">{{ q.offer.validUntil }}</span>
       </p>
       <div class="sums">
         <div>
           <p class="soft">
-            {{ q.offer.plain.total === q.offer.whole.total ? 'Price' : 'Without what was not tested' }}
+            {{
+              q.offer.plain.total === q.offer.whole.total
+                ? tell('quoteList.price')
+                : tell('quoteList.withoutWhatWasNotTested')
+            }}
           </p>
           <p class="num total">{{ exact(q.offer.plain.total, q.offer.currency) }}</p>
         </div>
         <div v-if="q.offer.plain.total !== q.offer.whole.total">
-          <p class="soft">Included</p>
+          <p class="soft">{{ tell('quoteList.included') }}</p>
           <p class="num total">{{ exact(q.offer.whole.total, q.offer.currency) }}</p>
         </div>
-        <a class="key" :href="`/api/visits/${id}/quotes/${q.id}.pdf`" download>Quote (PDF)</a>
+        <a class="key" :href="`/api/visits/${id}/quotes/${q.id}.pdf`" download>{{ tell('quoteList.quotePdf') }}</a>
       </div>
     </article>
   </section>

@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import type { Problem, TestView } from '../api/client'
 import MeterScale from './MeterScale.vue'
 import StampRow from './StampRow.vue'
+import { tell } from '../words/words'
 
 const props = defineProps<{ test: TestView; problem: Problem | null; busy: boolean }>()
 const emit = defineEmits<{ take: [reading: string]; answer: [yes: boolean] }>()
@@ -15,7 +16,12 @@ watch(
 defineExpose({ clear: () => (typed.value = '') })
 
 const rows = ['7', '8', '9', 'back', 'OL', '4', '5', '6', '-', '.', '1', '2', '3', '0']
-const names: Record<string, string> = { '-': 'minus', '.': 'point', back: 'take back a digit', OL: 'open, OL' }
+const names: Record<string, string> = {
+  '-': 'minus',
+  '.': 'point',
+  back: tell('common.takeBackADigit'),
+  OL: tell('readingPad.openOl'),
+}
 
 function press(key: string) {
   if (key === 'back') typed.value = typed.value === 'OL' ? '' : typed.value.slice(0, -1)
@@ -46,7 +52,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <section class="pad" aria-label="Reading">
+  <section class="pad" :aria-label="tell('readingPad.reading')">
     <template v-if="test.reading">
       <StampRow v-if="test.stamp" :key="test.id" :test="test" />
       <MeterScale :outcomes="test.outcomes" :typed="typed" />
@@ -67,7 +73,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           {{ k === 'back' ? '←' : k }}
         </button>
         <button type="button" class="key next take" :disabled="!typed || busy" data-test="take" @click="take">
-          Take reading
+          {{ tell('common.takeReading') }}
         </button>
       </div>
     </template>
@@ -75,10 +81,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div class="yesno">
         <button type="button" class="key next" :disabled="busy" data-test="yes" @click="emit('answer', true)">
-          Yes
+          {{ tell('common.yes') }}
         </button>
         <button type="button" class="key next" :disabled="busy" data-test="no" @click="emit('answer', false)">
-          No
+          {{ tell('common.no') }}
         </button>
       </div>
     </template>

@@ -2,6 +2,7 @@
 import { reactive } from 'vue'
 import type { Kept } from '../api/outboxStore'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const { refused, correct, discard, sending } = useHandle()
 const typed = reactive<Record<string, string>>({})
@@ -12,7 +13,7 @@ const editable = (kept: Kept): 'reading' | 'text' | 'pattern' | undefined =>
 const says = (kept: Kept) =>
   Object.entries(kept.entry)
     .filter(([field, value]) => !['id', 'madeAt', 'kind', 'supersedes', 'trace'].includes(field) && value !== null)
-    .map(([, value]) => (Array.isArray(value) ? `${value.length} values` : String(value)))
+    .map(([, value]) => (Array.isArray(value) ? tell('refusedEntries.values', { count: value.length }) : String(value)))
     .join(' · ')
 
 async function again(kept: Kept) {
@@ -23,7 +24,7 @@ async function again(kept: Kept) {
 
 <template>
   <section class="refused" aria-labelledby="refused-title" data-test="refused">
-    <h2 id="refused-title" class="h6">Not accepted. Correct it or discard it</h2>
+    <h2 id="refused-title" class="h6">{{ tell('refusedEntries.notAcceptedCorrectItOr') }}</h2>
     <ul>
       <li v-for="k in refused" :key="k.id">
         <p class="problem" role="alert">{{ k.refused!.message }}</p>
@@ -35,11 +36,15 @@ async function again(kept: Kept) {
             v-if="editable(k)"
             v-model="typed[k.id]"
             class="form-control field"
-            :aria-label="`Instead of ${says(k)}`"
-            placeholder="instead"
+            :aria-label="tell('refusedEntries.insteadOf', { says: says(k) })"
+            :placeholder="tell('refusedEntries.instead')"
           />
-          <button type="submit" class="key" :disabled="sending" data-test="send-again">Send again</button>
-          <button type="button" class="key quiet" data-test="discard" @click="discard(k.id)">Discard it</button>
+          <button type="submit" class="key" :disabled="sending" data-test="send-again">
+            {{ tell('refusedEntries.sendAgain') }}
+          </button>
+          <button type="button" class="key quiet" data-test="discard" @click="discard(k.id)">
+            {{ tell('refusedEntries.discardIt') }}
+          </button>
         </form>
       </li>
     </ul>

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const { visit, reopen } = useHandle()
 const asking = ref(false)
@@ -11,15 +12,17 @@ const { problem, attempt } = useAttempt()
 
 <template>
   <section class="closed no-print" data-test="closed">
-    <p>This visit is closed. It can be read and printed.</p>
+    <p>{{ tell('reopenVisit.thisVisitIsClosedIt') }}</p>
     <template v-if="visit!.mayReopen">
       <button v-if="!asking" type="button" class="key quiet" data-test="reopen" @click="asking = true">
-        Reopen it
+        {{ tell('reopenVisit.reopenIt') }}
       </button>
       <form v-else @submit.prevent="attempt(() => reopen(reason))">
-        <label for="reopen-why">Why it is reopened, for the record</label>
+        <label for="reopen-why">{{ tell('reopenVisit.whyItIsReopenedFor') }}</label>
         <input id="reopen-why" v-model="reason" class="form-control field" maxlength="500" required />
-        <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">Reopen it</button>
+        <button type="submit" class="key" :disabled="!reason.trim()" data-test="reopen-now">
+          {{ tell('reopenVisit.reopenIt') }}
+        </button>
       </form>
     </template>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -5,6 +5,7 @@ import { percent } from './format'
 import LeadsLeave from './LeadsLeave.vue'
 import NeedsLicence from './NeedsLicence.vue'
 import { useRepairs } from './useDetails'
+import { tell } from '../words/words'
 
 const { visit, page, add, sending } = useHandle()
 const { data: repairs } = useRepairs()
@@ -16,12 +17,16 @@ const verdict = computed(() => page.value!.verdict)
   <section v-if="repairs?.length" aria-labelledby="repairs-title">
     <details :open="verdict.status !== 'NOT_YET'">
       <summary id="repairs-title" class="h5">
-        {{ verdict.status === 'NOT_YET' ? 'Something was repaired already' : 'Repair order, cheapest first' }}
+        {{
+          verdict.status === 'NOT_YET'
+            ? tell('repairList.somethingWasRepairedAlready')
+            : tell('repairList.repairOrderCheapestFirst')
+        }}
       </summary>
       <ol class="repairs">
         <li v-for="r in repairs" :key="r.part" :class="{ done: r.done }">
           <span>{{ r.label }}</span>
-          <span class="num">{{ r.done ? 'repaired' : percent(r.probability) }}</span>
+          <span class="num">{{ r.done ? tell('repairList.repaired') : percent(r.probability) }}</span>
           <span class="num soft">{{ Math.round(r.cost) }}</span>
           <button
             v-if="r.offered && !closed"
@@ -31,15 +36,14 @@ const verdict = computed(() => page.value!.verdict)
             :data-test="`repaired-${r.part}`"
             @click="add({ kind: 'REPAIRED', part: r.part })"
           >
-            Repaired, carry on
+            {{ tell('repairList.repairedCarryOn') }}
           </button>
           <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" />
           <NeedsLicence v-if="!r.done && r.needs.length" :needs="r.needs" />
         </li>
       </ol>
       <p class="soft">
-        Chance that it is the cause, and the cost of part, labor and trip (invented prices). After a repair the visit
-        goes on, so a second fault shows up.
+        {{ tell('repairList.chanceThatItIsThe') }}
       </p>
     </details>
   </section>

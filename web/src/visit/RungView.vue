@@ -5,6 +5,7 @@ import { conductorColour } from './conductor'
 import { percent } from './format'
 import { opens } from './symbols'
 import UprightSymbol from './UprightSymbol.vue'
+import { tell } from '../words/words'
 
 /**
  * One rung of the ladder diagram, turned upright: from where it is fed, down to where the current goes back. What lies far from the probes is folded.
@@ -46,7 +47,7 @@ const suspect = (s: RungStep) => s.state?.suspected ?? 0
       :aria-expanded="whole"
       @click="whole = !whole"
     >
-      {{ whole ? 'only around the probes' : `${folded} more on this rung` }}
+      {{ whole ? tell('rungView.onlyAroundTheProbes') : tell('rungView.moreOnThisRung', { folded }) }}
     </button>
     <ol>
       <li v-for="(s, i) in shown" :key="`${s.net ?? ''}-${window.from + i}`">
@@ -58,9 +59,11 @@ const suspect = (s: RungStep) => s.state?.suspected ?? 0
           <UprightSymbol :symbol="s.by" :closed="s.state?.closed ?? true" :height="40" />
           <span v-if="s.what" class="what">
             <span class="name">{{ s.what }}</span>
-            <span v-if="s.state && opens(s.by)" class="soft">{{ s.state.closed ? 'closed' : 'open' }}</span>
+            <span v-if="s.state && opens(s.by)" class="soft">{{
+              s.state.closed ? tell('common.closed') : tell('common.open')
+            }}</span>
             <strong v-if="suspect(s)">{{ percent(suspect(s)) }}</strong>
-            <span v-else-if="s.state?.sound" class="soft">sound</span>
+            <span v-else-if="s.state?.sound" class="soft">{{ tell('rungView.sound') }}</span>
           </span>
         </div>
         <button
@@ -78,7 +81,9 @@ const suspect = (s: RungStep) => s.state?.suspected ?? 0
           ></span>
           <span class="label"
             >{{ s.label
-            }}<span v-if="probe(s)" class="visually-hidden">, {{ probe(s) === 'R' ? 'red' : 'black' }} probe here</span>
+            }}<span v-if="probe(s)" class="visually-hidden">{{
+              tell('rungView.probeHere', { probe: probe(s) === 'R' ? tell('rungView.red') : tell('rungView.black') })
+            }}</span>
             <span
               v-if="s.colour"
               class="wire"
@@ -88,10 +93,14 @@ const suspect = (s: RungStep) => s.state?.suspected ?? 0
           ></span>
           <span class="volts num"
             ><strong v-if="s.found">{{ s.found }}</strong>
-            <span class="soft">{{ s.found ? `expected ${s.expected}` : s.expected }}</span></span
+            <span class="soft">{{
+              s.found ? tell('common.expected2', { expected: s.expected }) : s.expected
+            }}</span></span
           >
         </button>
-        <p v-else-if="s.ground" class="ground"><span class="spot" aria-hidden="true">⏚</span> ground</p>
+        <p v-else-if="s.ground" class="ground">
+          <span class="spot" aria-hidden="true">⏚</span> {{ tell('rungView.ground') }}
+        </p>
       </li>
     </ol>
   </div>

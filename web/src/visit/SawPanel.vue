@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 import { useQuestions } from './useDetails'
 import WhenPicker from './WhenPicker.vue'
+import { tell } from '../words/words'
 
 const emit = defineEmits<{ done: [] }>()
 const { add, page, unit, problem } = useHandle()
@@ -39,19 +40,19 @@ async function keep() {
 <template>
   <section class="saw" aria-labelledby="saw-title" data-test="saw">
     <div class="head">
-      <h2 id="saw-title" class="h5 m-0">What did you see, hear or try?</h2>
-      <button type="button" class="key quiet" @click="emit('done')">close</button>
+      <h2 id="saw-title" class="h5 m-0">{{ tell('sawPanel.whatDidYouSeeHear') }}</h2>
+      <button type="button" class="key quiet" @click="emit('done')">{{ tell('sawPanel.close') }}</button>
     </div>
     <WhenPicker />
-    <label class="visually-hidden" for="saw-words">Find it by a word</label>
+    <label class="visually-hidden" for="saw-words">{{ tell('sawPanel.findItByAWord') }}</label>
     <input
       id="saw-words"
       v-model="words"
       class="form-control field"
-      placeholder="a word of it: relay, 24 V, new one, fuse, hum …"
+      :placeholder="tell('sawPanel.aWordOfItRelay')"
       autocomplete="off"
     />
-    <ul class="found" aria-label="Questions">
+    <ul class="found" :aria-label="tell('sawPanel.questions')">
       <li v-for="q in found.slice(0, most)" :key="q.id" :data-test="`saw-${q.id}`">
         <span :id="`saw-q-${q.id}`"
           >{{ q.instruction }}<small v-if="q.moment"> · {{ q.moment }}</small></span
@@ -65,34 +66,36 @@ async function keep() {
           :aria-describedby="`saw-q-${q.id}`"
           @click="add({ kind: 'ANSWER', test: q.id, yes })"
         >
-          {{ yes ? 'Yes' : 'No' }}
+          {{ yes ? tell('common.yes') : tell('common.no') }}
         </button>
       </li>
     </ul>
-    <p v-if="questions && !found.length" class="soft">No question has these words. Keep it as a note.</p>
-    <p v-else-if="found.length > most" class="soft">{{ found.length - most }} more; type a word.</p>
+    <p v-if="questions && !found.length" class="soft">{{ tell('sawPanel.noQuestionHasTheseWords') }}</p>
+    <p v-else-if="found.length > most" class="soft">
+      {{ tell('sawPanel.moreTypeAWord', { most: found.length - most }) }}
+    </p>
     <button type="button" class="key" :aria-expanded="dying" data-test="dying" @click="dying = !dying">
-      It started, ran, and died {{ dying ? '▾' : '▸' }}
+      {{ tell('sawPanel.itStartedRanAndDied', { dying: dying ? '▾' : '▸' }) }}
     </button>
     <form v-if="dying" class="died" @submit.prevent="died">
-      <label for="died-minutes">after, minutes</label>
+      <label for="died-minutes">{{ tell('sawPanel.afterMinutes') }}</label>
       <input id="died-minutes" v-model="minutes" class="form-control field" inputmode="decimal" required />
-      <label for="died-first">dropped out first</label>
+      <label for="died-first">{{ tell('sawPanel.droppedOutFirst') }}</label>
       <select id="died-first" v-model="first" class="form-select field">
-        <option value="">not measured</option>
+        <option value="">{{ tell('sawPanel.notMeasured') }}</option>
         <option v-for="p in unit!.points" :key="p.net" :value="p.net">{{ p.label }}</option>
       </select>
-      <label for="died-stays">was still present</label>
+      <label for="died-stays">{{ tell('sawPanel.wasStillPresent') }}</label>
       <select id="died-stays" v-model="stays" class="form-select field">
-        <option value="">not measured</option>
+        <option value="">{{ tell('sawPanel.notMeasured') }}</option>
         <option v-for="p in unit!.points" :key="p.net" :value="p.net">{{ p.label }}</option>
       </select>
-      <button type="submit" class="key next">Save it</button>
+      <button type="submit" class="key next">{{ tell('sawPanel.saveIt') }}</button>
     </form>
     <form class="note" @submit.prevent="keep">
-      <label for="saw-note">Or in your own words. It is kept and printed, and changes no chances</label>
+      <label for="saw-note">{{ tell('sawPanel.orInYourOwnWords') }}</label>
       <textarea id="saw-note" v-model="note" class="form-control" rows="2" maxlength="4000"></textarea>
-      <button type="submit" class="key" :disabled="!note.trim()">Keep the note</button>
+      <button type="submit" class="key" :disabled="!note.trim()">{{ tell('sawPanel.keepTheNote') }}</button>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
   </section>

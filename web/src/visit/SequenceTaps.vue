@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useHandle } from './handle'
 import { clock } from './format'
+import { tell } from '../words/words'
 
 const props = defineProps<{ seconds: number }>()
 const emit = defineEmits<{ done: [] }>()
@@ -22,9 +23,9 @@ async function done() {
 </script>
 
 <template>
-  <section class="taps" aria-label="What you see and hear" data-test="sequence-taps">
+  <section class="taps" :aria-label="tell('sequenceTaps.whatYouSeeAndHear')" data-test="sequence-taps">
     <p class="eyebrow">
-      <strong class="num now">{{ clock(props.seconds) }}</strong> Tap each stage as it starts or stops
+      <strong class="num now">{{ clock(props.seconds) }}</strong> {{ tell('sequenceTaps.tapEachStageAsIt') }}
     </p>
     <div class="keys">
       <span v-for="r in rows" :key="r.channel" class="one" :class="{ late: r.late, lit: r.on }">
@@ -35,8 +36,8 @@ async function done() {
           :data-test="`event-${r.channel}`"
           @click="add({ kind: 'SEEN', channel: r.channel, begins: !r.on, seconds: seconds() })"
         >
-          {{ r.label }} {{ r.on ? 'ends' : 'begins' }}
-          <small class="num">{{ r.late ? 'late' : r.said ? '' : clock(r.due) }}</small>
+          {{ r.label }} {{ r.on ? tell('sequenceTaps.ends') : tell('sequenceTaps.begins') }}
+          <small class="num">{{ r.late ? tell('sequenceTaps.late') : r.said ? '' : clock(r.due) }}</small>
         </button>
         <button
           v-if="r.late"
@@ -45,11 +46,13 @@ async function done() {
           :data-test="`not-seen-${r.channel}`"
           @click="add({ kind: 'MISSED', channel: r.channel, seconds: seconds() })"
         >
-          never starts
+          {{ tell('sequenceTaps.neverStarts') }}
         </button>
       </span>
     </div>
-    <button type="button" class="key done" data-test="watched" @click="done">Nothing more happens: done</button>
+    <button type="button" class="key done" data-test="watched" @click="done">
+      {{ tell('sequenceTaps.nothingMoreHappensDone') }}
+    </button>
     <button
       v-if="last"
       type="button"
@@ -57,7 +60,13 @@ async function done() {
       data-test="undo-event"
       @click="add({ kind: 'TAKE_BACK', supersedes: last.id })"
     >
-      take back: {{ last.label }} {{ last.begins ? 'began' : 'ended' }}, {{ clock(last.seconds) }}
+      {{
+        tell('sequenceTaps.takeBack', {
+          label: last.label,
+          ended: last.begins ? tell('sequenceTaps.began') : tell('common.ended'),
+          clock: clock(last.seconds),
+        })
+      }}
     </button>
   </section>
 </template>

@@ -7,6 +7,7 @@ import FindingCard from '../tools/FindingCard.vue'
 import { given, usually } from '../tools/given'
 import { useComputed } from '../tools/useTool'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** Where a setting should stand, by what a person has at hand; the person has the last word. */
 const props = defineProps<{ setting: string; calculator: components['schemas']['CalculatorView'] }>()
@@ -34,7 +35,7 @@ watch(inputs, () => (asked.value = true), { deep: true })
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     <template v-else-if="result">
       <FindingCard :finding="result.finding" />
-      <p v-if="!asked" class="soft">These are usual numbers. Type yours.</p>
+      <p v-if="!asked" class="soft">{{ tell('settingSuggestion.theseAreUsualNumbersType') }}</p>
       <button
         v-if="result.position"
         type="button"
@@ -42,7 +43,7 @@ watch(inputs, () => (asked.value = true), { deep: true })
         data-test="take-suggestion"
         @click="emit('suggested', result.position)"
       >
-        Take the nearest: {{ result.position }}
+        {{ tell('settingSuggestion.takeTheNearest', { position: result.position }) }}
       </button>
     </template>
   </section>

@@ -6,6 +6,7 @@ import ChoiceRow from './ChoiceRow.vue'
 import SettingSuggestion from './SettingSuggestion.vue'
 import { useHandle } from './handle'
 import { useSettings } from './useDetails'
+import { tell } from '../words/words'
 
 const { visit, page, add } = useHandle()
 const route = useRoute()
@@ -18,7 +19,9 @@ const setting = computed(() => settings.value?.find((s) => s.id === chosen.value
 const all = computed(() => settings.value?.map((s) => ({ value: s.id, label: s.label })) ?? [])
 const positions = computed(() => setting.value?.positions.map((p) => ({ value: p, label: p })) ?? [])
 const marked = computed(() =>
-  positions.value.map((p) => (p.value === setting.value!.factory ? { ...p, label: `${p.value}, factory` } : p)),
+  positions.value.map((p) =>
+    p.value === setting.value!.factory ? { ...p, label: tell('settingsView.factory', { p: p.value }) } : p,
+  ),
 )
 const suggests = computed(() => setting.value?.suggests ?? '')
 const { data: calculator } = useCalculator(() => suggests.value)
@@ -32,7 +35,7 @@ const steps = computed(
   () => setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? [],
 )
 const ready = computed(() => found.value !== '' && left.value !== '')
-const written = computed(() => `found ${found.value}, left ${left.value}`)
+const written = computed(() => tell('settingsView.foundLeft2', { found: found.value, left: left.value }))
 const kept = computed(() =>
   page.value!.log.some(
     (l) => l.counts && l.kind === 'SETTING' && l.what === setting.value?.label && l.found === written.value,
@@ -42,14 +45,14 @@ const kept = computed(() =>
 
 <template>
   <main class="page settings">
-    <h1 class="h4">Settings, found and left</h1>
-    <p class="soft">A unit that is set wrong is not broken. Record what you found before you change anything.</p>
-    <p v-if="settings && settings.length === 0">This equipment type has no settings.</p>
-    <ChoiceRow v-model="chosen" name="Which setting" test="setting" :options="all" />
+    <h1 class="h4">{{ tell('common.settingsFoundAndLeft') }}</h1>
+    <p class="soft">{{ tell('settingsView.aUnitThatIsSet') }}</p>
+    <p v-if="settings && settings.length === 0">{{ tell('settingsView.thisEquipmentTypeHasNo') }}</p>
+    <ChoiceRow v-model="chosen" :name="tell('settingsView.whichSetting')" test="setting" :options="all" />
     <template v-if="setting">
-      <h2 class="h5 mt-4">Found</h2>
+      <h2 class="h5 mt-4">{{ tell('common.found') }}</h2>
       <ChoiceRow v-model="found" name="Found" test="found" :options="marked" />
-      <h2 class="h5 mt-3">Needed</h2>
+      <h2 class="h5 mt-3">{{ tell('settingsView.needed') }}</h2>
       <ChoiceRow v-model="left" name="Wanted" test="left" :options="positions" />
       <template v-if="calculator && calculator.id === suggests">
         <button
@@ -59,7 +62,7 @@ const kept = computed(() =>
           data-test="ask-suggestion"
           @click="asking = !asking"
         >
-          What should it be: {{ calculator.title }}
+          {{ tell('settingsView.whatShouldItBe', { title: calculator.title }) }}
         </button>
         <SettingSuggestion
           v-if="asking"
@@ -70,19 +73,20 @@ const kept = computed(() =>
         />
       </template>
       <template v-if="ready">
-        <p v-if="found === left" class="mt-4">Leave it as it is.</p>
+        <p v-if="found === left" class="mt-4">{{ tell('settingsView.leaveItAsItIs') }}</p>
         <template v-else-if="setting.byMenu">
-          <h2 class="h5 mt-4">Press</h2>
+          <h2 class="h5 mt-4">{{ tell('settingsView.press') }}</h2>
           <ol class="steps" data-test="key-steps">
             <li v-for="(s, i) in steps" :key="i">
               <span class="press"
-                >{{ s.press }}<template v-if="s.times > 1">, {{ s.times }} times</template></span
+                >{{ s.press
+                }}<template v-if="s.times > 1">{{ tell('settingsView.times', { times: s.times }) }}</template></span
               >
-              <span class="soft">it shows {{ s.shows }}</span>
+              <span class="soft">{{ tell('settingsView.itShows', { shows: s.shows }) }}</span>
             </li>
           </ol>
         </template>
-        <p v-else class="press mt-4" data-test="key-steps">Move it from {{ found }} to {{ left }}.</p>
+        <p v-else class="press mt-4" data-test="key-steps">{{ tell('settingsView.moveItFromTo', { found, left }) }}</p>
         <button
           v-if="!closed && !kept"
           type="button"
@@ -90,15 +94,19 @@ const kept = computed(() =>
           data-test="keep-setting"
           @click="add({ kind: 'SETTING', setting: chosen, found, left })"
         >
-          Keep: found {{ found }}, left {{ left }}
+          {{ tell('settingsView.keepFoundLeft', { found, left }) }}
         </button>
-        <p v-else-if="kept" role="status"><strong>Kept:</strong> found {{ found }}, left {{ left }}.</p>
+        <p v-else-if="kept" role="status">
+          <strong>{{ tell('settingsView.kept') }}</strong> {{ tell('settingsView.foundLeft', { found, left }) }}
+        </p>
       </template>
     </template>
     <p class="caution mt-4">
-      The maker's instructions say what this unit may be set to. Power off before you move switches inside.
+      {{ tell('settingsView.theMakersInstructionsSayWhat') }}
     </p>
-    <RouterLink class="key mt-2" :to="{ name: 'work', params: route.params }">Back to the work</RouterLink>
+    <RouterLink class="key mt-2" :to="{ name: 'work', params: route.params }">{{
+      tell('common.backToTheWork')
+    }}</RouterLink>
   </main>
 </template>
 

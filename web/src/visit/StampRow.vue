@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { TestView } from '../api/client'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const props = defineProps<{ test: TestView }>()
 const { add, problem } = useHandle()
@@ -16,15 +17,17 @@ async function set() {
   <div v-if="test.stamp" class="stamp" data-test="stamp">
     <p>
       {{ test.stamp.says }}: <strong class="num">{{ test.stamp.value }} {{ test.unit }}</strong
-      ><small class="soft">{{ test.stamp.typed ? 'as typed off the part' : 'by the book' }}</small>
+      ><small class="soft">{{
+        test.stamp.typed ? tell('stampRow.asTypedOffThePart') : tell('stampRow.byTheBook')
+      }}</small>
     </p>
     <button v-if="!typing" type="button" class="key quiet" data-test="stamp-type" @click="typing = true">
-      {{ test.stamp.typed ? 'correct it' : "type the part's own" }}
+      {{ test.stamp.typed ? tell('stampRow.correctIt') : tell('stampRow.typeThePartsOwn') }}
     </button>
     <form v-else @submit.prevent="set">
       <label class="visually-hidden" for="stamp-value">{{ test.stamp.says }}</label>
       <input id="stamp-value" v-model="typed" class="form-control field" inputmode="decimal" required />
-      <button type="submit" class="key next">Save</button>
+      <button type="submit" class="key next">{{ tell('stampRow.save') }}</button>
     </form>
     <p v-if="typing && problem?.field === 'value'" class="problem" role="alert">{{ problem.message }}</p>
   </div>

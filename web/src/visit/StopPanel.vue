@@ -5,6 +5,7 @@ import { useAttempt } from '../api/useAttempt'
 import { useMe } from '../api/useMe'
 import { timeOfDay } from './format'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const { visit, page, add, close, problem } = useHandle()
 const { lead } = useMe()
@@ -43,59 +44,70 @@ async function tag() {
 
 <template>
   <main class="stop" aria-labelledby="stop-title" data-test="stop" :data-finding="first.finding">
-    <p class="word">STOP</p>
+    <p class="word">{{ tell('stopPanel.stop') }}</p>
     <h1 id="stop-title" class="what">{{ first.what }}</h1>
     <p v-if="stops.length > 1" class="soft">
-      And:
       {{
-        stops
-          .slice(1)
-          .map((s) => s.what)
-          .join('; ')
+        tell('stopPanel.and', {
+          value: stops
+            .slice(1)
+            .map((s) => s.what)
+            .join('; '),
+        })
       }}
     </p>
-    <p class="soft">Found at {{ timeOfDay(first.at) }}</p>
-    <h2 class="h5">Now, in this order</h2>
+    <p class="soft">{{ tell('stopPanel.foundAt', { timeOfDay: timeOfDay(first.at) }) }}</p>
+    <h2 class="h5">{{ tell('stopPanel.nowInThisOrder') }}</h2>
     <ol class="now">
       <li v-for="n in first.now" :key="n">{{ n }}</li>
     </ol>
-    <h2 class="h5">Call</h2>
+    <h2 class="h5">{{ tell('stopPanel.call') }}</h2>
     <p class="big">{{ first.call }}</p>
-    <h2 class="h5">Do not</h2>
+    <h2 class="h5">{{ tell('stopPanel.doNot') }}</h2>
     <p class="big">{{ first.never }}</p>
-    <h2 class="h5">The work goes on when</h2>
+    <h2 class="h5">{{ tell('stopPanel.theWorkGoesOnWhen') }}</h2>
     <p>{{ first.until }}</p>
     <template v-if="!closed">
       <div class="ways">
         <button type="button" class="key next" data-test="tag" :aria-expanded="tagging" @click="tagging = !tagging">
-          Shut off and tag
+          {{ tell('stopPanel.shutOffAndTag') }}
         </button>
         <button type="button" class="key" data-test="lift" :aria-expanded="lifting" @click="lifting = !lifting">
-          It is repaired
+          {{ tell('stopPanel.itIsRepaired') }}
         </button>
       </div>
       <form v-if="tagging" class="form" data-test="tag-form" @submit.prevent="tag">
-        <label for="told">Who was told</label>
+        <label for="told">{{ tell('stopPanel.whoWasTold') }}</label>
         <input id="told" v-model="told" class="form-control field" maxlength="200" required />
-        <label class="choice"><input v-model="signed" type="radio" :value="true" /> Signed the notice</label>
-        <label class="choice"><input v-model="signed" type="radio" :value="false" /> Refused to sign</label>
-        <label for="risk">At risk while it is off: freezing, frail people</label>
+        <label class="choice"
+          ><input v-model="signed" type="radio" :value="true" /> {{ tell('stopPanel.signedTheNotice') }}</label
+        >
+        <label class="choice"
+          ><input v-model="signed" type="radio" :value="false" /> {{ tell('stopPanel.refusedToSign') }}</label
+        >
+        <label for="risk">{{ tell('stopPanel.atRiskWhileItIs') }}</label>
         <input id="risk" v-model="risk" class="form-control field" maxlength="400" />
-        <label for="next-visit">Next visit</label>
+        <label for="next-visit">{{ tell('stopPanel.nextVisit') }}</label>
         <input id="next-visit" v-model="next" class="form-control field" maxlength="200" />
         <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
         <button type="submit" class="key next" :disabled="!told.trim() || busy" data-test="tag-send">
-          Tagged and told: close the visit
+          {{ tell('stopPanel.taggedAndToldCloseThe') }}
         </button>
       </form>
       <form v-if="lifting" class="form" data-test="lift-form" @submit.prevent="lift">
         <p v-if="first.licence" class="soft">
-          Needs a person with a current {{ first.licence }}{{ first.leadMay && lead ? ', or you as the lead' : '' }}.
-          Your name stands on the record.
+          {{
+            tell('stopPanel.needsAPersonWithA', {
+              licence: first.licence,
+              lead: first.leadMay && lead ? tell('stopPanel.orYouAsTheLead') : '',
+            })
+          }}
         </p>
-        <label for="done">What was done, measured and by whom</label>
+        <label for="done">{{ tell('stopPanel.whatWasDoneMeasuredAnd') }}</label>
         <textarea id="done" v-model="done" class="form-control field" rows="3" maxlength="2000" required></textarea>
-        <button type="submit" class="key next" :disabled="!done.trim()" data-test="lift-send">It is repaired</button>
+        <button type="submit" class="key next" :disabled="!done.trim()" data-test="lift-send">
+          {{ tell('stopPanel.itIsRepaired') }}
+        </button>
       </form>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
     </template>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Suspect } from '../api/client'
 import { percent } from './format'
+import { tell } from '../words/words'
 
 const props = defineProps<{ suspects: Suspect[]; others: string[] }>()
 const CLEARED = 0.01
@@ -16,10 +17,12 @@ const cleared = computed(() => [
 
 <template>
   <section aria-labelledby="suspects-title">
-    <h2 id="suspects-title" class="eyebrow">Likely causes</h2>
+    <h2 id="suspects-title" class="eyebrow">{{ tell('suspectBars.likelyCauses') }}</h2>
     <ol class="suspects">
       <li v-for="s in shown" :key="s.id" :data-test="`suspect-${s.id}`">
-        <span class="label">{{ s.label }}<em v-if="s.board"> board</em></span>
+        <span class="label"
+          >{{ s.label }}<em v-if="s.board">{{ ` ${tell('common.board2')}` }}</em></span
+        >
         <span class="track" aria-hidden="true">
           <span class="was" :style="{ width: `${s.before * 100}%` }"></span>
           <span class="bar hatch" :style="{ width: `${s.probability * 100}%` }"></span>
@@ -28,10 +31,10 @@ const cleared = computed(() => [
       </li>
     </ol>
     <button v-if="open.length > 8" type="button" class="key quiet" @click="all = !all">
-      {{ all ? 'fewer' : `${open.length - 8} more` }}
+      {{ all ? tell('suspectBars.fewer') : tell('suspectBars.more', { count: open.length - 8 }) }}
     </button>
     <details v-if="cleared.length" class="cleared">
-      <summary>{{ cleared.length }} ruled out</summary>
+      <summary>{{ tell('suspectBars.ruledOut', { count: cleared.length }) }}</summary>
       <p>{{ cleared.join(' · ') }}</p>
     </details>
   </section>

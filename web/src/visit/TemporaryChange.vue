@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 import { useChanges } from './useDetails'
+import { tell } from '../words/words'
 
 const emit = defineEmits<{ done: [] }>()
 const { add } = useHandle()
@@ -18,18 +19,18 @@ async function log(id: string) {
 
 <template>
   <section class="change" aria-labelledby="change-title">
-    <h3 id="change-title" class="h6 m-0">Temporary change</h3>
+    <h3 id="change-title" class="h6 m-0">{{ tell('temporaryChange.temporaryChange') }}</h3>
     <p class="caution">
-      For one test, for a moment. Safeties are not in this list. They are never bypassed to run a unit.
+      {{ tell('temporaryChange.forOneTestForA') }}
     </p>
-    <label for="change-what">Search the list</label>
+    <label for="change-what">{{ tell('temporaryChange.searchTheList') }}</label>
     <input id="change-what" v-model="typed" class="form-control field" maxlength="60" type="search" />
     <ul class="list" data-test="changes-allowed">
       <li v-for="c in shown" :key="c.id">
         <button type="button" class="key" @click="log(c.id)">{{ c.what }}</button>
       </li>
     </ul>
-    <p v-if="changes && !shown.length" class="soft">Nothing matches. Only what the circuit allows is listed.</p>
+    <p v-if="changes && !shown.length" class="soft">{{ tell('temporaryChange.nothingMatchesOnlyWhatThe') }}</p>
   </section>
 </template>
 

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Diagram, Tap } from '../api/client'
 import { clock } from './format'
 import { LEFT, lines, outline, ROW, scale, tickStep, TOP } from './diagramGeometry'
+import { tell } from '../words/words'
 
 const props = defineProps<{
   diagram: Diagram
@@ -58,7 +59,7 @@ const current = computed(() => {
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      :aria-label="`Timing of the unit: ${diagram.channels.map((c) => c.label).join(', ')}`"
+      :aria-label="tell('timingDiagram.timingOfTheUnit', { value: diagram.channels.map((c) => c.label).join(', ') })"
     >
       <g v-for="(s, i) in stages" :key="s.id">
         <line :x1="x(s.from)" :x2="x(s.from)" :y1="TOP - 8" :y2="height - 20" class="stage-line" />
@@ -97,11 +98,11 @@ const current = computed(() => {
     <figcaption>
       <span
         ><svg width="26" height="12" aria-hidden="true"><path d="M0 11H6V2H20V11H26" class="outline" /></svg>
-        expected</span
+        {{ tell('common.expected3') }}</span
       >
       <span
         ><svg width="26" height="12" aria-hidden="true"><rect x="4" y="4" width="18" height="8" class="ink" /></svg>
-        chance that it is on</span
+        {{ tell('timingDiagram.chanceThatItIsOn') }}</span
       >
       <span v-if="current" class="current"
         ><strong>{{ current.label }}:</strong> {{ current.seen }}</span

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const { visit, add } = useHandle()
 const twins = computed(() =>
@@ -11,8 +12,8 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
 
 <template>
   <section v-if="twins.length" aria-labelledby="twins-title">
-    <h2 id="twins-title" class="h5">Other units here</h2>
-    <p class="soft">If all fail the same way, look for a shared cause. One that runs can lend its parts.</p>
+    <h2 id="twins-title" class="h5">{{ tell('twinList.otherUnitsHere') }}</h2>
+    <p class="soft">{{ tell('twinList.ifAllFailTheSame') }}</p>
     <ul class="twins">
       <li v-for="t in twins" :key="t.id">
         <span
@@ -25,7 +26,7 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
           :disabled="closed"
           @click="add({ kind: 'TWIN', unit: t.id, alike: true })"
         >
-          same symptom
+          {{ tell('twinList.sameSymptom') }}
         </button>
         <button
           type="button"
@@ -34,7 +35,7 @@ const closed = computed(() => Boolean(visit.value!.closedAt))
           :disabled="closed"
           @click="add({ kind: 'TWIN', unit: t.id, alike: false })"
         >
-          runs well
+          {{ tell('twinList.runsWell') }}
         </button>
       </li>
     </ul>

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
 import { useHistory } from './useDetails'
+import { tell } from '../words/words'
 
 /** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
 const { visit, unit, page, add } = useHandle()
@@ -12,7 +13,7 @@ const { data: history, isPending } = useHistory()
 const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
 const same = ref(false)
 const ran = ref(false)
-function tell() {
+function answer() {
   const { entry, days, part } = history.value!.last!
   add({
     kind: 'VISITED',
@@ -25,11 +26,11 @@ function tell() {
 }
 function reset(yes: boolean) {
   ran.value = yes
-  tell()
+  answer()
 }
 function alike(yes: boolean) {
   same.value = yes
-  tell()
+  answer()
 }
 const day = (at?: string | null) =>
   at ? new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }) : ''
@@ -40,37 +41,41 @@ const day = (at?: string | null) =>
     <p class="eyebrow">{{ visit!.job.location }}</p>
     <h1 class="h3">{{ visit!.job.unit }}: {{ unit!.title }}</h1>
     <p v-if="visit!.board || history?.age != null">
-      <template v-if="visit!.board">Board {{ visit!.board }}. </template>
-      <template v-if="history?.age != null">{{ history.age }} {{ history.age === 1 ? 'year' : 'years' }} old.</template>
+      <template v-if="visit!.board">{{ tell('unitView.board', { board: visit!.board }) }} </template>
+      <template v-if="history?.age != null">{{
+        tell('unitView.old', {
+          age: history.age,
+        })
+      }}</template>
     </p>
     <p>{{ unit!.duty }}</p>
     <p class="caution">
-      On the phone: leave it as it is, and do not reset it. If there is a smell of gas or smoke: everybody out, call
-      from outside.
+      {{ tell('unitView.onThePhoneLeaveIt') }}
     </p>
     <p v-if="history?.says" class="says" data-test="call-back">{{ history.says }}.</p>
     <div v-if="history?.last && !visit!.closedAt" class="since" data-test="since">
-      <span id="q-since">Was it reset since the last visit, and did it run again?</span>
+      <span id="q-since">{{ tell('unitView.wasItResetSinceThe') }}</span>
       <span class="answers" role="group" aria-labelledby="q-since">
-        <button type="button" class="key" @click="reset(true)">Yes</button>
-        <button type="button" class="key" @click="reset(false)">No</button>
+        <button type="button" class="key" @click="reset(true)">{{ tell('common.yes') }}</button>
+        <button type="button" class="key" @click="reset(false)">{{ tell('common.no') }}</button>
       </span>
-      <span id="q-same">Does it fail the same way as before that visit?</span>
+      <span id="q-same">{{ tell('unitView.doesItFailTheSame') }}</span>
       <span class="answers" role="group" aria-labelledby="q-same" data-test="same">
-        <button type="button" class="key" @click="alike(true)">Yes</button>
-        <button type="button" class="key" @click="alike(false)">No</button>
+        <button type="button" class="key" @click="alike(true)">{{ tell('common.yes') }}</button>
+        <button type="button" class="key" @click="alike(false)">{{ tell('common.no') }}</button>
       </span>
       <span v-if="told" class="soft" aria-live="polite">{{ told.found }}</span>
     </div>
     <p v-if="visit!.twins.length">
-      <strong>Next to it:</strong> {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
+      <strong>{{ tell('unitView.nextToIt') }}</strong>
+      {{ visit!.twins.map((t) => `${t.label}, ${t.location}`).join('; ') }}
     </p>
     <p v-for="l in history?.lentOut" :key="l.since" class="problem" data-test="lent">
-      Its {{ l.part }} is lent to {{ l.to }} since {{ day(l.since) }}, not back yet.
+      {{ tell('unitView.itsIsLentToSince', { part: l.part, to: l.to, day: day(l.since) }) }}
     </p>
-    <h2 class="h5 mt-4">Visits before</h2>
-    <p v-if="isPending" class="soft">Loading earlier visits.</p>
-    <p v-else-if="history?.visits.length === 0" class="soft">No earlier visit with this program.</p>
+    <h2 class="h5 mt-4">{{ tell('unitView.visitsBefore') }}</h2>
+    <p v-if="isPending" class="soft">{{ tell('unitView.loadingEarlierVisits') }}</p>
+    <p v-else-if="history?.visits.length === 0" class="soft">{{ tell('unitView.noEarlierVisitWithThis') }}</p>
     <ol v-else-if="history" class="past">
       <li v-for="v in history.visits" :key="v.job.id">
         <p class="mb-1">
@@ -79,25 +84,31 @@ const day = (at?: string | null) =>
         </p>
         <p class="mb-1">“{{ v.job.complaint }}” {{ v.decided }}</p>
         <p v-if="v.job.verdict" class="mb-1 soft">{{ v.job.verdict }}</p>
-        <p v-if="v.past.changed.length" class="mb-1"><strong>Changed:</strong> {{ v.past.changed.join(', ') }}</p>
-        <p v-if="v.past.left.length" class="mb-1"><strong>Left set:</strong> {{ v.past.left.join('; ') }}</p>
-        <p v-if="v.past.stillIn.length" class="problem mb-1">Not taken out: {{ v.past.stillIn.join(', ') }}</p>
+        <p v-if="v.past.changed.length" class="mb-1">
+          <strong>{{ tell('unitView.changed') }}</strong> {{ v.past.changed.join(', ') }}
+        </p>
+        <p v-if="v.past.left.length" class="mb-1">
+          <strong>{{ tell('unitView.leftSet') }}</strong> {{ v.past.left.join('; ') }}
+        </p>
+        <p v-if="v.past.stillIn.length" class="problem mb-1">
+          {{ tell('unitView.notTakenOut', { stillIn: v.past.stillIn.join(', ') }) }}
+        </p>
         <p v-if="v.past.borrowed.length" class="problem mb-1">
-          Borrowed from another unit, not given back: {{ v.past.borrowed.join(', ') }}
+          {{ tell('unitView.borrowedFromAnotherUnitNot', { borrowed: v.past.borrowed.join(', ') }) }}
         </p>
       </li>
     </ol>
     <template v-if="history?.changes.length">
-      <h2 class="h5 mt-4">Changed of the unit</h2>
+      <h2 class="h5 mt-4">{{ tell('unitView.changedOfTheUnit') }}</h2>
       <ul class="past" data-test="changes-of-unit">
         <li v-for="c in history.changes" :key="c.at">
           <strong>{{ day(c.at) }}</strong>, {{ c.by }}: {{ c.what }}
         </li>
       </ul>
     </template>
-    <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before"
-      >Next: before the power is touched</RouterLink
-    >
+    <RouterLink class="key next go-on" :to="{ name: 'before', params: route.params }" data-test="to-before">{{
+      tell('unitView.nextBeforeThePowerIs')
+    }}</RouterLink>
   </main>
 </template>
 

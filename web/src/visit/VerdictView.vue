@@ -6,15 +6,16 @@ import { useHandle } from './handle'
 import ProofList from './ProofList.vue'
 import RepairList from './RepairList.vue'
 import RungView from './RungView.vue'
+import { tell } from '../words/words'
 
 const { visit, page, unit } = useHandle()
 const route = useRoute()
 const verdict = computed(() => page.value!.verdict)
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const WORK = { name: 'work', label: 'Back to the work' }
-const WAYS = { name: 'ways', label: 'Repair options' }
-const CHANGE = { name: 'change', label: 'Board change-out' }
-const PROVE = { name: 'prove', label: 'Prove it and close' }
+const WORK = { name: 'work', label: tell('common.backToTheWork') }
+const WAYS = { name: 'ways', label: tell('verdictView.repairOptions') }
+const CHANGE = { name: 'change', label: tell('verdictView.boardChangeOut') }
+const PROVE = { name: 'prove', label: tell('verdictView.proveItAndClose') }
 const repaired = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'REPAIRED'))
 /** What comes next by the state: the work while unproven, the ways to repair it, the proving run once it is repaired. */
 const onward = computed(() => (repaired.value ? PROVE : verdict.value.status === 'PROVEN' ? WAYS : WORK))
@@ -22,10 +23,10 @@ const asides = computed(() =>
   [WORK, WAYS, ...(verdict.value.board ? [CHANGE] : []), PROVE].filter((a) => closed.value || a !== onward.value),
 )
 const words = {
-  PROVEN: 'Proven',
-  INDICATED: 'Likely: proof is missing',
-  NOT_YET: 'Not yet',
-  UNEXPLAINED: 'Not explained',
+  PROVEN: tell('common.proven'),
+  INDICATED: tell('verdictView.likelyProofIsMissing'),
+  NOT_YET: tell('verdictView.notYet'),
+  UNEXPLAINED: tell('verdictView.notExplained'),
 }
 </script>
 
@@ -33,35 +34,39 @@ const words = {
   <main class="page">
     <p class="eyebrow" data-test="status">{{ words[verdict.status] }}</p>
     <h1 class="label" :class="verdict.status.toLowerCase()" data-test="verdict">
-      {{ verdict.status === 'UNEXPLAINED' ? 'Nothing this model knows explains it' : verdict.label }}
+      {{ verdict.status === 'UNEXPLAINED' ? tell('verdictView.nothingThisModelKnowsExplains') : verdict.label }}
     </h1>
     <p class="num">{{ percent(verdict.probability) }}</p>
-    <p v-if="verdict.group.length" class="soft">No test separates it from: {{ verdict.group.join(', ') }}.</p>
-    <p v-if="verdict.status === 'UNEXPLAINED'">
-      No part is named. Is this the right equipment type and board? Repeat what surprised you.
+    <p v-if="verdict.group.length" class="soft">
+      {{ tell('verdictView.noTestSeparatesItFrom', { group: verdict.group.join(', ') }) }}
     </p>
-    <p v-else-if="verdict.status === 'NOT_YET'">Other causes are still possible. Replace nothing yet.</p>
+    <p v-if="verdict.status === 'UNEXPLAINED'">
+      {{ tell('verdictView.noPartIsNamedIs') }}
+    </p>
+    <p v-else-if="verdict.status === 'NOT_YET'">{{ tell('verdictView.otherCausesAreStillPossible') }}</p>
     <template v-else>
-      <h2 class="h5">Repair</h2>
+      <h2 class="h5">{{ tell('verdictView.repair') }}</h2>
       <p>{{ verdict.remedy }}.</p>
     </template>
-    <h2 class="h5">Proof</h2>
+    <h2 class="h5">{{ tell('verdictView.proof') }}</h2>
     <ProofList v-if="verdict.proof.length" :verdict="verdict" />
-    <p v-else class="soft">No test of this unit proves it.</p>
+    <p v-else class="soft">{{ tell('verdictView.noTestOfThisUnit') }}</p>
     <template v-if="verdict.status !== 'UNEXPLAINED' && page!.rung.length">
-      <h2 class="h5">Where it sits</h2>
+      <h2 class="h5">{{ tell('verdictView.whereItSits') }}</h2>
       <RungView :steps="page!.rung" closed />
     </template>
     <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
-      <strong>Not required by company rules, and not proven:</strong> {{ verdict.skipped.join('; ') }}.
+      <strong>{{ tell('verdictView.notRequiredByCompanyRules') }}</strong> {{ verdict.skipped.join('; ') }}.
     </p>
     <template v-if="verdict.damaged.length">
-      <h2 class="h5 mt-4">Damaged by it</h2>
-      <p data-test="damaged">{{ verdict.damaged.join(', ') }}. A new one dies the same way. Repair the cause first.</p>
+      <h2 class="h5 mt-4">{{ tell('verdictView.damagedByIt') }}</h2>
+      <p data-test="damaged">{{ tell('verdictView.aNewOneDiesThe', { damaged: verdict.damaged.join(', ') }) }}</p>
     </template>
     <template v-if="verdict.status !== 'NOT_YET' && verdict.untested.length">
-      <h2 class="h5 mt-4">Not tested yet</h2>
-      <p data-test="untested">Never powered during this fault: {{ verdict.untested.join(', ') }}.</p>
+      <h2 class="h5 mt-4">{{ tell('common.notTestedYet') }}</h2>
+      <p data-test="untested">
+        {{ tell('verdictView.neverPoweredDuringThisFault', { untested: verdict.untested.join(', ') }) }}
+      </p>
     </template>
     <RouterLink
       v-for="a in asides"
@@ -71,9 +76,9 @@ const words = {
       :data-test="`to-${a.name}`"
       >{{ a.label }}</RouterLink
     >
-    <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings"
-      >Settings, found and left</RouterLink
-    >
+    <RouterLink class="key mt-4" :to="{ name: 'settings', params: route.params }" data-test="to-settings">{{
+      tell('common.settingsFoundAndLeft')
+    }}</RouterLink>
     <RepairList class="mt-4" />
     <p class="caution mt-4">{{ unit!.defer }}</p>
     <RouterLink
@@ -83,7 +88,9 @@ const words = {
       :data-test="`to-${onward.name}`"
       >{{ onward.label }}</RouterLink
     >
-    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">Report</RouterLink>
+    <RouterLink class="key mt-3" :to="{ name: 'report', params: route.params }" data-test="report">{{
+      tell('common.report')
+    }}</RouterLink>
   </main>
 </template>
 

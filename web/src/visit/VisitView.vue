@@ -14,6 +14,7 @@ import RefusedEntries from './RefusedEntries.vue'
 import DangerList from './DangerList.vue'
 import ReopenVisit from './ReopenVisit.vue'
 import StopPanel from './StopPanel.vue'
+import { tell } from '../words/words'
 
 const props = defineProps<{ id: string }>()
 const handle = useVisit(() => props.id)
@@ -21,7 +22,7 @@ provide(visitKey, handle)
 
 const title = computed(() => {
   const job = handle.visit.value?.job
-  return job ? `${job.site} · ${job.unit}` : 'Visit'
+  return job ? `${job.site} · ${job.unit}` : tell('common.visit')
 })
 const missing = computed(() => handle.error.value instanceof Problem && handle.error.value.status === 404)
 const waiting = computed(() => handle.waiting.value.length > 0 && handle.problem.value !== null)
@@ -51,16 +52,24 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <TopBar :title="title" stays />
   <LoginInPlace v-if="lostSession" :waiting="handle.waiting.value.length" @done="handle.resume" />
   <div v-if="handle.visit.value && handle.page.value" class="visit">
-    <nav class="steps no-print" aria-label="Steps of the visit">
+    <nav class="steps no-print" :aria-label="tell('visitView.stepsOfTheVisit')">
       <RouterLink :to="{ name: 'before', params: { id } }"
-        ><span class="long">1 </span>Before<span class="long"> power</span></RouterLink
+        ><span class="long">1 {{ tell('visitView.beforePower') }}</span
+        ><span class="short">{{ tell('visitView.before') }}</span></RouterLink
       >
       <RouterLink :to="{ name: 'power', params: { id } }"
-        ><span class="long">2 </span>Power<span class="long"> and call</span></RouterLink
+        ><span class="long">2 {{ tell('visitView.powerAndCall') }}</span
+        ><span class="short">{{ tell('visitView.power') }}</span></RouterLink
       >
-      <RouterLink :to="{ name: 'work', params: { id } }"><span class="long">3 </span>Work</RouterLink>
-      <RouterLink :to="{ name: 'verdict', params: { id } }"><span class="long">4 </span>Verdict</RouterLink>
-      <RouterLink :to="{ name: 'prove', params: { id } }"><span class="long">5 </span>Prove</RouterLink>
+      <RouterLink :to="{ name: 'work', params: { id } }"
+        ><span class="long">3 </span>{{ tell('visitView.work') }}</RouterLink
+      >
+      <RouterLink :to="{ name: 'verdict', params: { id } }"
+        ><span class="long">4 </span>{{ tell('visitView.verdict') }}</RouterLink
+      >
+      <RouterLink :to="{ name: 'prove', params: { id } }"
+        ><span class="long">5 </span>{{ tell('visitView.prove') }}</RouterLink
+      >
       <button
         v-if="mayStop"
         class="key danger"
@@ -69,21 +78,35 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         :aria-expanded="danger"
         @click="danger = !danger"
       >
-        Danger<span class="long"> found</span>
+        <span class="long">{{ tell('visitView.dangerFound') }}</span><span class="short">{{
+          tell('visitView.danger')
+        }}</span>
       </button>
-      <button class="key quiet keys" type="button" @click="help = true">Keys ?</button>
+      <button class="key quiet keys" type="button" @click="help = true">{{ tell('visitView.keys') }}</button>
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>
     <DangerList v-if="mayStop && danger" @done="danger = false" />
     <p v-if="waiting" class="banner" role="status" data-test="outbox">
-      {{ handle.waiting.value.length }} kept on this device, not yet saved. {{ handle.problem.value?.message }}
+      {{
+        tell('visitView.keptOnThisDeviceNot', {
+          count: handle.waiting.value.length,
+          message: handle.problem.value?.message,
+        })
+      }}
     </p>
     <RefusedEntries v-if="handle.refused.value.length" />
     <PackNews v-if="handle.visit.value.newerPack?.length" :differences="handle.visit.value.newerPack" />
     <ReopenVisit v-if="handle.visit.value.closedAt" />
-    <ul v-if="changes.length" class="changes" aria-label="Temporary changes in the unit" data-test="changes">
+    <ul
+      v-if="changes.length"
+      class="changes"
+      :aria-label="tell('visitView.temporaryChangesInTheUnit')"
+      data-test="changes"
+    >
       <li v-for="c in changes" :key="c.id">
-        <span><strong>Still in:</strong> {{ c.what }}</span>
+        <span
+          ><strong>{{ tell('visitView.stillIn') }}</strong> {{ c.what }}</span
+        >
         <span class="num">{{ since(c.since) }}</span>
         <button
           v-if="!handle.visit.value.closedAt"
@@ -92,14 +115,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
           data-test="change-out"
           @click="handle.add({ kind: 'CHANGE_OUT', supersedes: c.id })"
         >
-          It is out
+          {{ tell('common.itIsOut') }}
         </button>
       </li>
     </ul>
     <template v-if="handle.page.value.stops.length">
       <StopPanel />
       <details v-if="handle.page.value.stops.every((s) => s.left)" class="left" data-test="left">
-        <summary class="key quiet">Tests that are still allowed</summary>
+        <summary class="key quiet">{{ tell('visitView.testsThatAreStillAllowed') }}</summary>
         <RouterView />
       </details>
     </template>
@@ -107,9 +130,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     <KeyHelp v-model="help" />
   </div>
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
-    <h1 class="h4">This visit can only be read</h1>
-    <p>It was made by a version that does not match any more. Everything that was entered is here.</p>
-    <p v-if="handle.visit.value.job.verdict"><strong>Verdict then:</strong> {{ handle.visit.value.job.verdict }}</p>
+    <h1 class="h4">{{ tell('visitView.thisVisitCanOnlyBe') }}</h1>
+    <p>{{ tell('visitView.itWasMadeByA') }}</p>
+    <p v-if="handle.visit.value.job.verdict">
+      <strong>{{ tell('visitView.verdictThen') }}</strong> {{ handle.visit.value.job.verdict }}
+    </p>
     <ol>
       <li v-for="r in handle.visit.value.raw" :key="r.id">
         {{ timeOfDay(r.madeAt) }} {{ r.kind }} <span class="soft">{{ r.text }}</span>
@@ -117,22 +142,24 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
     </ol>
   </main>
   <main v-else-if="missing" class="page">
-    <h1 class="h4">Not one of your visits</h1>
-    <p>It may belong to a colleague. The lead can see all visits.</p>
-    <RouterLink class="key next" to="/jobs">Today's jobs</RouterLink>
+    <h1 class="h4">{{ tell('visitView.notOneOfYourVisits') }}</h1>
+    <p>{{ tell('visitView.itMayBelongToA') }}</p>
+    <RouterLink class="key next" to="/jobs">{{ tell('common.todaysJobs') }}</RouterLink>
   </main>
   <main v-else-if="handle.error.value && !lostSession" class="page">
-    <h1 class="h4">The visit did not load</h1>
+    <h1 class="h4">{{ tell('visitView.theVisitDidNotLoad') }}</h1>
     <p class="problem" role="alert">{{ handle.error.value.message }}</p>
-    <button class="key next" type="button" @click="handle.refetch()">Try again</button>
+    <button class="key next" type="button" @click="handle.refetch()">{{ tell('common.tryAgain') }}</button>
   </main>
   <main v-else class="page" role="status">
     <template v-if="progress !== undefined">
-      <p>Preparing this unit, {{ percent(progress) }}.</p>
+      <p>{{ tell('visitView.preparingThisUnit', { percent: percent(progress) }) }}</p>
       <div class="track"><i :style="{ width: `${100 * progress}%` }"></i></div>
     </template>
-    <p v-else-if="handle.waitingFor.value" class="soft">{{ handle.waitingFor.value.message }} Trying again.</p>
-    <p v-else class="soft">Loading the visit.</p>
+    <p v-else-if="handle.waitingFor.value" class="soft">
+      {{ tell('visitView.tryingAgain', { message: handle.waitingFor.value.message }) }}
+    </p>
+    <p v-else class="soft">{{ tell('visitView.loadingTheVisit') }}</p>
   </main>
 </template>
 
@@ -215,7 +242,13 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   border-bottom: 2px solid var(--line);
   background: var(--paper-2);
 }
+.short {
+  display: none;
+}
 @media (max-width: 700px) {
+  .short {
+    display: inline;
+  }
   .long,
   .complaint,
   .keys {

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { answer, api, type WayOut } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 /** What the ways were counted with; a person who knows better says so, with a reason that is kept. */
 const props = defineProps<{ out: WayOut; closed: boolean }>()
@@ -40,12 +41,14 @@ function installed() {
 
 <template>
   <section>
-    <h2 class="h5">Assumptions</h2>
+    <h2 class="h5">{{ tell('wayFigures.assumptions') }}</h2>
     <form v-if="!closed" class="age" @submit.prevent="installed">
       <label for="year">
-        Type a price
+        {{ tell('wayFigures.typeAPrice') }}
         <span class="soft">{{
-          out.ageKnown ? `${out.age} years old` : `not known; ${out.age} years are counted`
+          out.ageKnown
+            ? tell('wayFigures.yearsOld', { age: out.age })
+            : tell('wayFigures.notKnownYearsAreCounted', { age: out.age })
         }}</span>
       </label>
       <input
@@ -56,9 +59,9 @@ function installed() {
         inputmode="numeric"
         min="1900"
         max="2200"
-        placeholder="year"
+        :placeholder="tell('common.year')"
       />
-      <button class="key" type="submit" :disabled="busy">Keep</button>
+      <button class="key" type="submit" :disabled="busy">{{ tell('common.keep') }}</button>
     </form>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <ul class="figures">
@@ -67,7 +70,9 @@ function installed() {
           {{ f.label }}<span v-if="f.said" class="soft"> ({{ f.said }})</span>
         </span>
         <span class="num">{{ f.value }} {{ f.unit }}</span>
-        <button v-if="!closed" type="button" class="key quiet" @click="change(f.what, f.value)">Change</button>
+        <button v-if="!closed" type="button" class="key quiet" @click="change(f.what, f.value)">
+          {{ tell('wayFigures.change') }}
+        </button>
         <form v-if="what === f.what" class="other" @submit.prevent="keep">
           <input
             v-model.number="value"
@@ -82,11 +87,11 @@ function installed() {
             v-model="reason"
             class="form-control"
             maxlength="200"
-            placeholder="Why"
-            aria-label="Why it is different"
+            :placeholder="tell('wayFigures.why')"
+            :aria-label="tell('wayFigures.whyItIsDifferent')"
             required
           />
-          <button class="key next" type="submit">Keep it</button>
+          <button class="key next" type="submit">{{ tell('common.keepIt') }}</button>
         </form>
       </li>
     </ul>

@@ -11,6 +11,7 @@ import { hours, money } from './money'
 import QuoteList from './QuoteList.vue'
 import { useQuotes, useWaysOut } from './useDetails'
 import WayFigures from './WayFigures.vue'
+import { tell } from '../words/words'
 
 const { id, visit } = useHandle()
 const route = useRoute()
@@ -35,10 +36,10 @@ function quote(way: string) {
 
 <template>
   <main class="page" data-test="ways-page">
-    <p v-if="isPending" class="soft">Working it out.</p>
+    <p v-if="isPending" class="soft">{{ tell('wayOutView.workingItOut') }}</p>
     <template v-if="out">
-      <p class="eyebrow">{{ out.proven ? 'Proven' : 'Not proven yet' }}</p>
-      <h1 class="h3">{{ out.cause || 'Ways out' }}</h1>
+      <p class="eyebrow">{{ out.proven ? tell('common.proven') : tell('wayOutView.notProvenYet') }}</p>
+      <h1 class="h3">{{ out.cause || tell('wayOutView.waysOut') }}</h1>
       <p class="lead" data-test="ways-say">{{ out.says }}.</p>
       <p v-if="out.fastest">{{ out.fastest }}.</p>
       <ol class="ways">
@@ -50,7 +51,7 @@ function quote(way: string) {
             @click="open = open === way.id ? '' : way.id"
           >
             <span class="what">{{ way.label }}</span>
-            <span class="num hours">runs in {{ hours(way.hours) }}</span>
+            <span class="num hours">{{ tell('wayOutView.runsIn', { hours: hours(way.hours) }) }}</span>
             <span class="num cost">{{ money(way.expected, out.currency) }}</span>
             <span class="track" :class="{ beyond: way.expected > widest }" aria-hidden="true">
               <span class="sure" :style="{ width: share(way.quoted) }"></span>
@@ -70,46 +71,54 @@ function quote(way: string) {
               <tbody>
                 <tr v-for="item in way.items" :key="item.label">
                   <td>{{ item.label }}</td>
-                  <td class="soft">{{ item.quoted ? 'on the order' : 'may come' }}</td>
+                  <td class="soft">{{ item.quoted ? tell('wayOutView.onTheOrder') : tell('wayOutView.mayCome') }}</td>
                   <td class="right">{{ money(item.cost, out.currency) }}</td>
                 </tr>
                 <tr class="sum">
-                  <td>Expected, ± {{ money(way.spread, out.currency) }}</td>
+                  <td>{{ tell('wayOutView.expected', { money: money(way.spread, out.currency) }) }}</td>
                   <td></td>
                   <td class="right">{{ money(way.expected, out.currency) }}</td>
                 </tr>
               </tbody>
             </table>
             <button v-if="!closed" type="button" class="key" :disabled="busy" data-test="quote" @click="quote(way.id)">
-              Quote this
+              {{ tell('wayOutView.quoteThis') }}
             </button>
             <p v-if="problem" class="problem mt-2" role="alert">{{ problem }}</p>
           </div>
         </li>
       </ol>
       <p v-if="out.ways.length" class="soft small">
-        Full: price of this order. Hatched: likely follow-up costs. Line: likely range.
+        {{ tell('wayOutView.fullPriceOfThisOrder') }}
       </p>
       <p v-if="out.spares.length" data-test="spares">
-        <strong>A spare wire can replace it:</strong> {{ out.spares.join('; ') }}
+        <strong>{{ tell('wayOutView.aSpareWireCanReplace') }}</strong> {{ out.spares.join('; ') }}
       </p>
       <section v-if="out.untested.length">
-        <h2 class="h5">Not tested yet</h2>
+        <h2 class="h5">{{ tell('common.notTestedYet') }}</h2>
         <ul>
           <li v-for="u in out.untested" :key="u.part">
-            {{ u.label }}: bad too {{ percent(u.chance) }}, then {{ money(u.cost, out.currency) }} and another trip
+            {{
+              tell('wayOutView.badTooThenAndAnother', {
+                label: u.label,
+                percent: percent(u.chance),
+                money: money(u.cost, out.currency),
+              })
+            }}
           </li>
         </ul>
       </section>
       <QuoteList v-if="quotes.data.value?.length" :id="id" :quotes="quotes.data.value" />
       <section v-if="out.byAge">
-        <h2 class="h5">Repair or replace</h2>
+        <h2 class="h5">{{ tell('wayOutView.repairOrReplace') }}</h2>
         <p>{{ out.keeps }}.</p>
         <CurveChart :curve="out.byAge" />
       </section>
       <AtTheCounter :closed="closed" />
       <WayFigures :out="out" :closed="closed" />
-      <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">Back to the verdict</RouterLink>
+      <RouterLink class="key mt-4" :to="{ name: 'verdict', params: route.params }">{{
+        tell('common.backToTheVerdict')
+      }}</RouterLink>
     </template>
   </main>
 </template>

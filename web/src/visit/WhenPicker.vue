@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import type { When } from '../api/client'
 import { useHandle } from './handle'
+import { tell } from '../words/words'
 
 const { when } = useHandle()
 const choices: { id: When | undefined; label: string }[] = [
   { id: undefined, label: 'now' },
-  { id: 'BEFORE_RESET', label: 'before the reset' },
-  { id: 'LAST_NIGHT', label: 'last night' },
-  { id: 'EARLIER_VISIT', label: 'at an earlier visit' },
+  { id: 'BEFORE_RESET', label: tell('whenPicker.beforeTheReset') },
+  { id: 'LAST_NIGHT', label: tell('whenPicker.lastNight') },
+  { id: 'EARLIER_VISIT', label: tell('whenPicker.atAnEarlierVisit') },
 ]
 </script>
 
 <template>
-  <div class="when" role="group" aria-label="When was it so" data-test="when">
-    <span class="eyebrow">When was this?</span>
+  <div class="when" role="group" :aria-label="tell('whenPicker.whenWasItSo')" data-test="when">
+    <span class="eyebrow">{{ tell('whenPicker.whenWasThis') }}</span>
     <button
       v-for="c in choices"
       :key="c.label"

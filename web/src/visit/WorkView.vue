@@ -18,6 +18,7 @@ import TemporaryChange from './TemporaryChange.vue'
 import TimingDiagram from './TimingDiagram.vue'
 import { useCallClock } from './useCallClock'
 import { useTest } from './useDetails'
+import { tell } from '../words/words'
 
 const { visit, page: data, unit, add, problem, sending, waiting } = useHandle()
 const route = useRoute()
@@ -112,52 +113,62 @@ function pick(net: string) {
     />
     <section v-else class="area-next done" data-test="done">
       <h1 class="h5 m-0">
-        {{ closed ? 'Closed' : page.verdict.status === 'PROVEN' ? 'Proven' : 'No test left that helps' }}
+        {{
+          closed
+            ? tell('common.closed2')
+            : page.verdict.status === 'PROVEN'
+              ? tell('common.proven')
+              : tell('workView.noTestLeftThatHelps')
+        }}
       </h1>
       <p class="what">{{ page.verdict.label }}, {{ percent(page.verdict.probability) }}</p>
       <p v-if="!closed && page.verdict.status === 'NOT_YET'" class="soft m-0" data-test="no-more">
-        Wait until it fails again, and measure at that moment.
+        {{ tell('workView.waitUntilItFailsAgain') }}
       </p>
-      <button v-if="!closed" type="button" class="key quiet" @click="sawing = !sawing">I saw …</button>
-      <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict"
-        >To the verdict</RouterLink
-      >
+      <button v-if="!closed" type="button" class="key quiet" @click="sawing = !sawing">
+        {{ tell('common.iSaw') }}
+      </button>
+      <RouterLink class="key next" :to="{ name: 'verdict', params: route.params }" data-test="to-verdict">{{
+        tell('workView.toTheVerdict')
+      }}</RouterLink>
     </section>
     <SawPanel v-if="sawing && !closed" class="area-saw" @done="sawing = false" />
     <div v-if="odd" class="area-odd" role="status" data-test="odd">
       <p v-if="page.verdict.status === 'UNEXPLAINED'" class="problem">
-        No known fault explains what was found ({{ percent(page.unexplained) }}). No part is named.
+        {{ tell('workView.noKnownFaultExplainsWhat', { percent: percent(page.unexplained) }) }}
         <template v-if="page.wouldExplain.length"
-          >By the wiring alone, this would: <strong>{{ page.wouldExplain.join('; ') }}</strong>. Look there first.
+          >{{ tell('workView.byTheWiringAloneThis') }} <strong>{{ page.wouldExplain.join('; ') }}</strong>{{
+            tell('workView.lookThereFirst')
+          }}
         </template>
-        <template v-else>Is this the right equipment type and board? Repeat what surprised you.</template>
+        <template v-else>{{ tell('workView.isThisTheRightEquipment') }}</template>
       </p>
       <p v-for="u in page.unknownCodes" :key="u" class="problem" data-test="unknown-code">{{ u }}</p>
       <p v-for="c in page.contradictions" :key="c.repeat + c.other" class="problem">
-        These two readings conflict: {{ c.repeat }} · {{ c.other }}.
+        {{ tell('workView.theseTwoReadingsConflict', { repeat: c.repeat, other: c.other }) }}
         <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">
-          Repeat the first, {{ minutes(c.test.minutes) }}
+          {{ tell('workView.repeatTheFirst', { minutes: minutes(c.test.minutes) }) }}
         </button>
       </p>
       <p v-if="!page.contradictions.length && page.repeats.length" class="problem">
-        Does not fit the rest. Measure again: {{ page.repeats.join('; ') }}
+        {{ tell('workView.doesNotFitTheRest', { repeats: page.repeats.join('; ') }) }}
       </p>
     </div>
-    <nav class="swipe" aria-label="Sequence, circuit, causes">
+    <nav class="swipe" :aria-label="tell('workView.sequenceCircuitCauses')">
       <button v-for="p in panes" :key="p.name" type="button" class="key quiet" @click="show(p.el.value)">
         {{ p.name }}
       </button>
     </nav>
     <div class="panes">
       <div class="left">
-        <section ref="paneSequence" class="pane sequence" aria-label="Sequence" tabindex="0">
+        <section ref="paneSequence" class="pane sequence" :aria-label="tell('workView.sequence')" tabindex="0">
           <div class="pane-head">
-            <h2 class="eyebrow">sequence</h2>
+            <h2 class="eyebrow">{{ tell('workView.sequence2') }}</h2>
             <button v-if="seconds == null && !test?.sequence" type="button" class="key" @click="place">
-              Call is on now
+              {{ tell('workView.callIsOnNow') }}
             </button>
             <button v-else-if="seconds != null" type="button" class="key" @click="sequenceWatched">
-              <span class="num">{{ clock(seconds) }}</span> stop clock
+              <span class="num">{{ clock(seconds) }}</span> {{ tell('workView.stopClock') }}
             </button>
           </div>
           <SequenceTaps
@@ -167,17 +178,21 @@ function pick(net: string) {
           />
           <TimingDiagram :diagram="page.diagram" :mark="test?.at ?? null" :now="runTime" :taps="page.taps" />
         </section>
-        <section ref="panePoints" class="pane points" aria-label="Circuit" tabindex="0">
+        <section ref="panePoints" class="pane points" :aria-label="tell('workView.circuit')" tabindex="0">
           <div class="pane-head">
-            <h2 class="eyebrow">circuit{{ test ? `, expected: ${test.moment}` : '' }}</h2>
-            <RouterLink class="key quiet" :to="{ name: 'drawing', params: route.params }" data-test="to-drawing"
-              >whole diagram</RouterLink
-            >
+            <h2 class="eyebrow">
+              {{
+                tell('workView.circuit2', { moment: test ? tell('workView.expected', { moment: test.moment }) : '' })
+              }}
+            </h2>
+            <RouterLink class="key quiet" :to="{ name: 'drawing', params: route.params }" data-test="to-drawing">{{
+              tell('workView.wholeDiagram')
+            }}</RouterLink>
             <button v-if="!closed" type="button" class="key quiet" data-test="change" @click="changing = !changing">
-              temporary change
+              {{ tell('workView.temporaryChange') }}
             </button>
             <button v-if="!closed" type="button" class="key quiet" data-test="free" @click="free = !free">
-              any other reading
+              {{ tell('workView.anyOtherReading') }}
             </button>
           </div>
           <TemporaryChange v-if="changing && !closed" @done="changing = false" />
@@ -185,19 +200,24 @@ function pick(net: string) {
           <RungView :steps="rung" :black="test?.black" :red="test?.red" :closed="closed" @pick="pick" />
         </section>
       </div>
-      <section ref="paneSuspects" class="pane right" aria-label="Likely causes, proof and log" tabindex="0">
+      <section
+        ref="paneSuspects"
+        class="pane right"
+        :aria-label="tell('workView.likelyCausesProofAndLog')"
+        tabindex="0"
+      >
         <SuspectBars :suspects="page.suspects" :others="page.cleared" />
         <div v-if="page.verdict.status !== 'NOT_YET'" class="mt-2">
-          <h2 class="eyebrow">proof</h2>
+          <h2 class="eyebrow">{{ tell('workView.proof') }}</h2>
           <ProofList :verdict="page.verdict" actions @choose="(id) => (chosenId = id)" />
         </div>
         <LogList class="mt-2" :log="page.log" :closed="closed" />
       </section>
     </div>
-    <section v-if="test?.sequence" class="area-pad" aria-label="Watch the sequence">
+    <section v-if="test?.sequence" class="area-pad" :aria-label="tell('workView.watchTheSequence')">
       <SequenceTaps v-if="seconds != null" :seconds="seconds" @done="sequenceWatched" />
       <button v-else type="button" class="key next" data-test="watch" @click="place">
-        Call is on now: start the clock
+        {{ tell('workView.callIsOnNowStart') }}
       </button>
     </section>
     <ReadingPad

@@ -2,16 +2,17 @@
 import { computed, ref, watch } from 'vue'
 import { useHandle } from './handle'
 import { useRepairs } from './useDetails'
+import { tell } from '../words/words'
 
 /** What somebody else changed for this complaint, on a visit that this program does not have. */
 const { page, add, visit } = useHandle()
 const { data: parts } = useRepairs()
 const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
 const ago = [
-  { label: 'Today or yesterday', days: 1 },
-  { label: 'This week', days: 5 },
-  { label: 'This month', days: 20 },
-  { label: 'Longer ago', days: 90 },
+  { label: tell('workedBefore.todayOrYesterday'), days: 1 },
+  { label: tell('workedBefore.thisWeek'), days: 5 },
+  { label: tell('workedBefore.thisMonth'), days: 20 },
+  { label: tell('workedBefore.longerAgo'), days: 90 },
 ]
 const days = ref<number | null>(null)
 const part = ref('')
@@ -22,7 +23,7 @@ watch(told, (now) => {
     same.value = null
   }
 })
-function tell() {
+function keep() {
   add({
     kind: 'VISITED',
     days: days.value!,
@@ -36,7 +37,7 @@ function tell() {
 
 <template>
   <details class="worked" data-test="worked-before">
-    <summary class="h5">Did someone work on it before?</summary>
+    <summary class="h5">{{ tell('workedBefore.didSomeoneWorkOnIt') }}</summary>
     <p v-if="told" role="status">
       <strong>{{ told.what }}:</strong> {{ told.found }}
       <button
@@ -45,11 +46,11 @@ function tell() {
         class="key quiet"
         @click="add({ kind: 'TAKE_BACK', supersedes: told.id })"
       >
-        take back
+        {{ tell('common.takeBack') }}
       </button>
     </p>
     <template v-if="!visit!.closedAt">
-      <div class="answers" role="group" aria-label="When">
+      <div class="answers" role="group" :aria-label="tell('common.when')">
         <button
           v-for="a in ago"
           :key="a.days"
@@ -61,13 +62,13 @@ function tell() {
           {{ a.label }}
         </button>
       </div>
-      <label for="worked-part">What was changed</label>
+      <label for="worked-part">{{ tell('workedBefore.whatWasChanged') }}</label>
       <select id="worked-part" v-model="part" class="form-select field">
-        <option value="">Nothing, or not known</option>
+        <option value="">{{ tell('workedBefore.nothingOrNotKnown') }}</option>
         <option v-for="p in parts ?? []" :key="p.part" :value="p.part">{{ p.label }}</option>
       </select>
       <div class="answers" role="group" aria-labelledby="q-same-as-before">
-        <span id="q-same-as-before">Does it fail the same way again?</span>
+        <span id="q-same-as-before">{{ tell('workedBefore.doesItFailTheSame') }}</span>
         <button
           v-for="yes in [true, false]"
           :key="String(yes)"
@@ -76,7 +77,7 @@ function tell() {
           :aria-pressed="same === yes"
           @click="same = yes"
         >
-          {{ yes ? 'Yes' : 'No' }}
+          {{ yes ? tell('common.yes') : tell('common.no') }}
         </button>
       </div>
       <button
@@ -84,9 +85,9 @@ function tell() {
         class="key"
         data-test="worked-tell"
         :disabled="days === null || same === null"
-        @click="tell()"
+        @click="keep()"
       >
-        Keep it
+        {{ tell('common.keepIt') }}
       </button>
     </template>
   </details>

@@ -1,3 +1,4 @@
+import { tell } from '../words/words'
 /** Numbers and times as they are shown; what they mean is decided by the server. */
 export function percent(p: number): string {
   if (p > 0 && p < 0.01) return 'unlikely'
@@ -6,7 +7,7 @@ export function percent(p: number): string {
 }
 
 export function minutes(m: number): string {
-  return m < 1 ? '1 min' : `${Math.round(m)} min`
+  return m < 1 ? tell('format.1Min') : tell('format.min', { m: Math.round(m) })
 }
 
 export function clock(seconds: number): string {

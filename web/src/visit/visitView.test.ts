@@ -34,13 +34,11 @@ describe('a visit', () => {
   it('stands under its complaint, with its steps in their order', async () => {
     const { page } = await opened(visit)
     expect(page.get('.complaint').text()).toBe('no heat')
-    expect(page.findAll('.steps a').map((step) => step.text())).toEqual([
-      '1 Before power',
-      '2 Power and call',
-      '3 Work',
-      '4 Verdict',
-      '5 Prove',
-    ])
+    const told = page.findAll('.steps a').map((step) => {
+      step.findAll('.short').forEach((short) => short.element.remove())
+      return step.text()
+    })
+    expect(told).toEqual(['1 Before power', '2 Power and call', '3 Work', '4 Verdict', '5 Prove'])
     expect(page.find('[data-test=outbox]').exists()).toBe(false)
   })
 

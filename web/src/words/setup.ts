@@ -1,0 +1,3 @@
+import { speak } from './words'
+
+await speak('en')
