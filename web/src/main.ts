@@ -1,5 +1,5 @@
-import { preferred, speak } from './words/words'
+import { reader, speak } from './words/words'
 
 // words first: what the rest says is told when it is loaded
-await speak(preferred())
+await speak(reader().language)
 await import('./app')

@@ -25,6 +25,7 @@ export const router = createRouter({
       component: () => import('./identify/IdentifyView.vue'),
       meta: { title: tell('common.identify') },
     },
+    { path: '/me', component: () => import('./person/PersonView.vue'), meta: { title: tell('personView.you') } },
     { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: tell('common.families') } },
     { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: tell('common.tools') } },
     {

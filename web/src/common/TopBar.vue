@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
-import { watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { logOut } from '../api/client'
 import { useMe } from '../api/useMe'
@@ -8,7 +8,7 @@ import { useLoggedOut } from '../api/useTrouble'
 import { useWaiting } from '../api/useWaiting'
 import { useTheme } from '../theme/useTheme'
 import FetchTrouble from './FetchTrouble.vue'
-import { tell } from '../words/words'
+import { read, tell } from '../words/words'
 
 /** Stays: a page on which nothing may be lost asks for the login itself. */
 const props = defineProps<{ title: string; stays?: boolean }>()
@@ -17,6 +17,22 @@ const router = useRouter()
 const queries = useQueryClient()
 const { theme, toggle } = useTheme()
 const { me } = useMe()
+const initials = computed(() =>
+  (me.data.value?.name ?? '')
+    .split(' ')
+    .map((part) => part[0])
+    .join(''),
+)
+// what the person chose goes with them to this device
+watch(
+  () => me.data.value,
+  (known) => {
+    if (!known) return
+    document.documentElement.dataset.hand = known.hand
+    read(known.locale)
+  },
+  { immediate: true },
+)
 
 const loggedOut = useLoggedOut()
 watch(
@@ -53,8 +69,11 @@ async function leave() {
     <button class="key quiet" type="button" @click="toggle">
       {{ theme === 'closet' ? tell('topBar.daylight') : tell('topBar.closet') }}
     </button>
-    <button v-if="me.data.value" class="key quiet who" type="button" @click="leave">
-      <span class="name">{{ me.data.value.name }}, </span>{{ tell('topBar.logOut') }}
+    <RouterLink v-if="me.data.value" class="key quiet" to="/me" :aria-label="me.data.value.name" data-test="me">
+      <span class="name">{{ me.data.value.name }}</span><span class="initials" aria-hidden="true">{{ initials }}</span>
+    </RouterLink>
+    <button v-if="me.data.value" class="key quiet" type="button" @click="leave">
+      {{ tell('topBar.logOut') }}
     </button>
   </header>
   <FetchTrouble />
@@ -92,7 +111,13 @@ async function leave() {
   white-space: nowrap;
   text-overflow: ellipsis;
 }
+.initials {
+  display: none;
+}
 @media (max-width: 700px) {
+  .initials {
+    display: inline;
+  }
   .word,
   .name {
     display: none;

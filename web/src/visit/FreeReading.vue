@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Unit } from '../api/client'
 import { useHandle } from './handle'
 import WhenPicker from './WhenPicker.vue'
+import { typedIn } from './typed'
 import { tell } from '../words/words'
 
 const props = defineProps<{ unit: Unit; picked: string | null }>()
@@ -20,7 +21,8 @@ const usual = computed(() => {
     ? tell('freeReading.asUsual', { label: props.unit.points.find((p) => p.net === against)?.label })
     : tell('freeReading.itsUsualSecondPoint')
 })
-const unitOf = computed(() => props.unit.modes.find((m) => m.mode === mode.value)?.unit ?? '')
+const asked = computed(() => props.unit.modes.find((m) => m.mode === mode.value))
+const unitOf = computed(() => asked.value?.unit ?? '')
 watch(
   () => props.picked,
   (net) => {
@@ -40,7 +42,7 @@ async function take() {
     black: black.value || undefined,
     mode: mode.value,
     moment: moment.value,
-    reading: reading.value,
+    reading: typedIn(asked.value?.behind ?? '', reading.value),
   }
   if (await add(entry)) {
     reading.value = ''

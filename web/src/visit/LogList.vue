@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { LogLine } from '../api/client'
 import { timeOfDay } from './format'
 import { useHandle } from './handle'
+import { typedIn } from './typed'
 import { tell } from '../words/words'
 
 defineProps<{ log: LogLine[]; closed: boolean }>()
@@ -15,7 +16,8 @@ function edit(entry: LogLine) {
   corrected.value = ''
 }
 async function correct(entry: LogLine) {
-  if (await add({ kind: 'CORRECTION', reading: corrected.value, supersedes: entry.id })) editing.value = ''
+  if (await add({ kind: 'CORRECTION', reading: typedIn(entry.behind, corrected.value), supersedes: entry.id }))
+    editing.value = ''
 }
 </script>
 

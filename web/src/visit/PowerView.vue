@@ -31,9 +31,9 @@ const ghost = computed(() => chain.value?.mayBeGhost ?? false)
 watch(ghost, (now) => (lowImpedance.value = now))
 const words: Record<Chain['points'][number]['mark'], string> = {
   UNKNOWN: '',
-  LIVE: 'live',
-  DEAD: 'dead',
-  GHOST: 'ghost?',
+  LIVE: tell('powerView.live'),
+  DEAD: tell('powerView.dead'),
+  GHOST: tell('powerView.ghost'),
 }
 
 async function take() {

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { useRoute } from 'vue-router'
 import type { components } from '../api/schema'
 import { useHandle } from './handle'
+import { typedIn } from './typed'
 import { tell } from '../words/words'
 
 /** One thing that proves the repair: what is due, what was seen, and a place to enter it. */
@@ -11,11 +12,12 @@ const { visit, add } = useHandle()
 const route = useRoute()
 const reading = ref('')
 const marks = { GOOD: '✓', MISSING: '…', BAD: '▲' }
-const words = { GOOD: 'shown', MISSING: 'missing', BAD: 'not so' }
+const words = { GOOD: tell('proveItem.shown'), MISSING: tell('proveItem.missing'), BAD: tell('proveItem.notSo') }
 const asks = () => !visit.value!.closedAt
 
 function read() {
-  if (reading.value.trim()) void add({ kind: 'READING', test: props.item.id, reading: reading.value.trim() })
+  if (reading.value.trim())
+    void add({ kind: 'READING', test: props.item.id, reading: typedIn(props.item.behind, reading.value) })
   reading.value = ''
 }
 function answer(yes: boolean) {

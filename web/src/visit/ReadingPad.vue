@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import type { Problem, TestView } from '../api/client'
 import MeterScale from './MeterScale.vue'
 import StampRow from './StampRow.vue'
+import { typedIn } from './typed'
 import { tell } from '../words/words'
 
 const props = defineProps<{ test: TestView; problem: Problem | null; busy: boolean }>()
@@ -15,10 +16,14 @@ watch(
 )
 defineExpose({ clear: () => (typed.value = '') })
 
-const rows = ['7', '8', '9', 'back', 'OL', '4', '5', '6', '-', '.', '1', '2', '3', '0']
+// what is not a digit lies under the tip of the thumb
+const rows =
+  document.documentElement.dataset.hand === 'LEFT'
+    ? ['OL', 'back', '7', '8', '9', '.', '-', '4', '5', '6', '0', '1', '2', '3']
+    : ['7', '8', '9', 'back', 'OL', '4', '5', '6', '-', '.', '1', '2', '3', '0']
 const names: Record<string, string> = {
-  '-': 'minus',
-  '.': 'point',
+  '-': tell('readingPad.minus'),
+  '.': tell('readingPad.point'),
   back: tell('common.takeBackADigit'),
   OL: tell('readingPad.openOl'),
 }
@@ -31,7 +36,7 @@ function press(key: string) {
   typed.value = (typed.value + key).slice(0, 12)
 }
 function take() {
-  if (typed.value) emit('take', typed.value)
+  if (typed.value) emit('take', typedIn(props.test.behind, typed.value))
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -66,6 +71,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :key="k"
           type="button"
           class="key num"
+          :class="{ zero: k === '0' }"
           :aria-label="names[k] ?? k"
           :disabled="k === 'OL' && !test.canReadOpen"
           @click="press(k)"
@@ -117,7 +123,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   font-size: 1.25rem;
   padding: 0;
 }
-.grid .key:nth-child(14) {
+.zero {
   grid-column: span 2;
 }
 .take {

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { TestView } from '../api/client'
 import { useHandle } from './handle'
+import { typedIn } from './typed'
 import { tell } from '../words/words'
 
 const props = defineProps<{ test: TestView }>()
@@ -9,7 +10,8 @@ const { add, problem } = useHandle()
 const typing = ref(false)
 const typed = ref('')
 async function set() {
-  if (await add({ kind: 'STAMPED', test: props.test.id, value: typed.value })) typing.value = false
+  if (await add({ kind: 'STAMPED', test: props.test.id, value: typedIn(props.test.behind, typed.value) }))
+    typing.value = false
 }
 </script>
 

@@ -13,18 +13,46 @@ const catalogues: Record<Language, () => Promise<{ default: unknown }>> = {
   en: () => import('./en.json'),
   es: () => import('./es.json'),
 }
-const KEPT = 'language'
 let said: Compiled = {}
 let plurals = new Intl.PluralRules('en')
 let spoken: Language = 'en'
 
-const known = (language: string | null | undefined): language is Language => !!language && language in languages
+/** What a person reads: a language, and the measuring system of its amounts. */
+export interface Reader {
+  language: Language
+  metric: boolean
+}
 
-/** The language of this device: as chosen last, else the first of the browser's that ships. */
-export function preferred(): Language {
-  const kept = localStorage.getItem(KEPT)
-  if (known(kept)) return kept
-  return navigator.languages.map((asked) => asked.slice(0, 2)).find(known) ?? 'en'
+const A_YEAR = 31_536_000
+const METRIC = '-u-ms-metric'
+const US = '-u-ms-ussystem'
+const known = (language: string | undefined): language is Language => !!language && language in languages
+
+/** Both as one tag, as BCP 47 writes them; the server reads it from a cookie, so that files are told like pages. */
+export const tagOf = ({ language, metric }: Reader) => `${language}${metric ? METRIC : US}`
+
+function readerOf(tag: string | null | undefined): Reader | undefined {
+  const language = tag?.slice(0, 2)
+  return known(language) ? { language, metric: tag!.endsWith(METRIC) } : undefined
+}
+
+/** As chosen last on this device; else the first of the browser's languages that ships, in the trade's units. */
+export function reader(): Reader {
+  const kept = document.cookie.split('; ').find((one) => one.startsWith('locale='))
+  const language = navigator.languages.map((asked) => asked.slice(0, 2)).find(known) ?? 'en'
+  return readerOf(kept?.slice('locale='.length)) ?? { language, metric: false }
+}
+
+/** Keeps what a person reads for this device and loads the page so; nothing where it is so already. */
+export function read(tag: string | null | undefined) {
+  const wanted = readerOf(tag)
+  if (!wanted || tagOf(wanted) === tagOf(reader())) return
+  keep(wanted)
+  location.reload()
+}
+
+function keep(wanted: Reader) {
+  document.cookie = `locale=${tagOf(wanted)}; path=/; max-age=${A_YEAR}; samesite=lax`
 }
 
 /** What the page speaks. */
@@ -38,13 +66,7 @@ export async function speak(wanted: Language) {
   plurals = new Intl.PluralRules(wanted)
   spoken = wanted
   document.documentElement.lang = wanted
-}
-
-/** Keeps a language for this device and loads the page in it; nothing if the page speaks it already. */
-export function change(wanted: string | null | undefined) {
-  if (!known(wanted) || wanted === spoken) return
-  localStorage.setItem(KEPT, wanted)
-  location.reload()
+  keep({ ...reader(), language: wanted })
 }
 
 function filled(parts: Part[], values: Values): string {

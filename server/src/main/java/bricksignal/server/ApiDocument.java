@@ -6,6 +6,7 @@ import bricksignal.core.lamp.Sighting;
 import bricksignal.core.lamp.Taps;
 import bricksignal.core.lamp.Trace;
 import bricksignal.core.unit.When;
+import bricksignal.core.words.Measured;
 import bricksignal.core.words.Message;
 import com.fasterxml.jackson.databind.JavaType;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -51,6 +52,9 @@ class ApiDocument {
                 JavaType java = Json.mapper().constructType(type.getType());
                 if (java != null && Message.class.isAssignableFrom(java.getRawClass())) {
                     return new StringSchema();
+                }
+                if (java != null && java.hasRawClass(Measured.class)) {
+                    return new NumberSchema().format("double");
                 }
                 return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
             }

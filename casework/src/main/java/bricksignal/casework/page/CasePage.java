@@ -46,13 +46,14 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
      * @param due what a unit in good order has or answers
      * @param counts whether it still stands
      * @param correctable whether another number can be given
+     * @param behind what stands behind that number in the units of the person; empty where they are those of the mode
      * @param board the board whose lamp it is about, or null
      * @param test the test it answers, by id, or null
      * @param yes how a question was answered, or null
      * @param lamp how a lamp was read, likeliest first
      */
     public record LogLine(String id, String kind, long madeAt, Message what, Message found, Message judgement, Message due,
-            boolean counts, boolean correctable, @Nullable String board, @Nullable String test, @Nullable Boolean yes, List<Weight> lamp) {
+            boolean counts, boolean correctable, Message behind, @Nullable String board, @Nullable String test, @Nullable Boolean yes, List<Weight> lamp) {
     }
 
     /** How likely a lamp pattern is. */

@@ -52,7 +52,8 @@ final class LogLines {
         return new CasePage.LogLine(line.filed().id(), EntryFormat.kind(entry), line.filed().madeAt(), line.filed().entry()
                 instanceof Entry.Earlier earlier ? Message.of("log.earlier", Message.of("log.when." + earlier.when()), what) : what,
                 found(entry, line, weights), judgement(entry, first), due(first), line.counts(),
-                first instanceof Observation.Reading, board, first instanceof Observation.Reading reading ? reading.test().id()
+                first instanceof Observation.Reading, first instanceof Observation.Reading read ? new Message.Unit(read.test().mode(), true) : Message.NOTHING,
+                board, first instanceof Observation.Reading reading ? reading.test().id()
                 : first instanceof Observation.Answer answer ? answer.test().id() : null,
                 first instanceof Observation.Answer said ? (Boolean) said.yes() : null, weights);
     }

@@ -41,8 +41,14 @@ public record ProvingPage(boolean repaired, List<Item> items, List<Message> bloc
      * @param due what must be so
      * @param found what was seen last since the repair; empty where nothing was
      * @param unit of the reading; empty for anything else
+     * @param behind what stands behind a typed number in the units of the person; empty where they are those of the mode
      */
-    public record Item(String id, Kind kind, Walk walk, Message what, State state, Message due, Message found, Message unit, double minutes, List<Message> cautions) {
+    public record Item(String id, Kind kind, Walk walk, Message what, State state, Message due, Message found, Message unit, Message behind, double minutes, List<Message> cautions) {
+
+        /** One that takes no reading. */
+        Item(String id, Kind kind, Walk walk, Message what, State state, Message due, Message found, double minutes, List<Message> cautions) {
+            this(id, kind, walk, what, state, due, found, Message.NOTHING, Message.NOTHING, minutes, cautions);
+        }
     }
 
     public ProvingPage {

@@ -91,7 +91,7 @@ final class ProvingRun {
 
     private Stream<Item> changes() {
         return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, Walk.BEFORE_LEAVING, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
-                Message.of("prove.in"), Message.NOTHING, 0, List.of()));
+                Message.of("prove.in"), 0, List.of()));
     }
 
     private Stream<Item> safeties() {
@@ -99,7 +99,7 @@ final class ProvingRun {
         return Stream.of(Entry.Safety.values()).filter(safety -> burns || safety != Entry.Safety.MONOXIDE).map(safety -> {
             Boolean said = since.stream().flatMap(line -> line.filed().entry() instanceof Entry.Safe safe && safe.what() == safety ? Stream.of(safe.yes())
                     : Stream.<Boolean>empty()).reduce((first, last) -> last).orElse(null);
-            return new Item(safety.name(), Kind.SAFETY, Walk.BEFORE_LEAVING, Message.of("prove." + safety), state(said, true), Message.of("yes"), yesOrNo(said), Message.NOTHING,
+            return new Item(safety.name(), Kind.SAFETY, Walk.BEFORE_LEAVING, Message.of("prove." + safety), state(said, true), Message.of("yes"), yesOrNo(said),
                     SAFETY_MINUTES, List.of());
         });
     }
@@ -190,7 +190,7 @@ final class ProvingRun {
         return model.settings().stream().filter(setting -> newBoard || handled.contains(SettingTest.idOf(setting))).map(setting -> {
             String position = positions.get(setting.id());
             return new Item(setting.id(), Kind.SETTING, Walk.POWER_OFF, Message.said(setting.label()), position == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
-                    position == null ? Message.NOTHING : Message.said(position), Message.NOTHING, SETTING_MINUTES, List.of());
+                    position == null ? Message.NOTHING : Message.said(position), SETTING_MINUTES, List.of());
         });
     }
 
@@ -221,7 +221,7 @@ final class ProvingRun {
 
     private Item question(Test.Check check, Message what, boolean due) {
         Boolean said = answers(check).stream().reduce((first, last) -> last).orElse(null);
-        return new Item(check.id(), Kind.QUESTION, walk(check), what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said), Message.NOTHING,
+        return new Item(check.id(), Kind.QUESTION, walk(check), what, state(said, due), Message.of(due ? "yes" : "no"), yesOrNo(said),
                 TestCost.minutes(pack, check, Stand.AS_FOUND), TestPage.cautions(pack, check));
     }
 
@@ -244,11 +244,11 @@ final class ProvingRun {
 
     private Item item(Test.Reading test, Message what, State state, Message due, Observation.@Nullable Reading last) {
         return new Item(test.id(), Kind.READING, walk(test), what, state, due, last == null ? Message.NOTHING : TestPage.amount(now, test, last.value()),
-                Message.of("unit." + test.mode()), TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
+                new Message.Unit(test.mode(), false), new Message.Unit(test.mode(), true), TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private Item item(Test test, Kind kind, State state, Message due, Message found) {
-        return new Item(test.id(), kind, walk(test), test.label(), state, due, found, Message.NOTHING, TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
+        return new Item(test.id(), kind, walk(test), test.label(), state, due, found, TestCost.minutes(pack, test, Stand.AS_FOUND), TestPage.cautions(pack, test));
     }
 
     private static State state(@Nullable Boolean said, boolean due) {

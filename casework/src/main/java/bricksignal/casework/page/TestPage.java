@@ -15,6 +15,7 @@ import bricksignal.core.diagnosis.plan.Proposal;
 import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Measured;
 import bricksignal.core.words.Message;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param red net of the red probe, or null
  * @param mode setting of the meter; empty for a check
  * @param unit unit of the reading; empty for a check
+ * @param behind what stands behind a typed number in the units of the person; empty where they are those of the mode
  * @param canReadOpen whether OL is an answer
  * @param moment when, as told to a person; empty where it does not matter
  * @param should what a unit in good order shows; empty where nothing is due
@@ -43,7 +45,7 @@ import org.jspecify.annotations.Nullable;
  * @param rung the rung of the ladder diagram around its probes; empty for a test without
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
-        @Nullable String red, Message mode, Message unit, boolean canReadOpen, Message moment, Message should, double at,
+        @Nullable String red, Message mode, Message unit, Message behind, boolean canReadOpen, Message moment, Message should, double at,
         boolean powerOff, List<String> unplugged, double minutes, Cautions safety,
         @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp, List<RungStep> rung) {
 
@@ -59,7 +61,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
      *
      * @param open true for OL
      */
-    public record Band(double from, double to, boolean open) {
+    public record Band(Measured from, Measured to, boolean open) {
 
         /** Of a normal distribution so many deviations hold nineteen of twenty. */
         private static final double WIDE = 2;
@@ -68,8 +70,12 @@ public record TestPage(String id, Message title, Message instruction, boolean re
             if (!(looksLike instanceof Prediction.Number number) || !(test instanceof Test.Reading reading)) {
                 return null;
             }
-            return Double.isInfinite(number.mean()) ? new Band(0, 0, true) : new Band(amount(now, reading, number.mean() - WIDE * number.sigma()).value(),
-                    amount(now, reading, number.mean() + WIDE * number.sigma()).value(), false);
+            return Double.isInfinite(number.mean()) ? new Band(new Measured(reading.mode(), 0), new Measured(reading.mode(), 0), true) : new Band(at(now, reading, number.mean() - WIDE * number.sigma()),
+                    at(now, reading, number.mean() + WIDE * number.sigma()), false);
+        }
+
+        private static Measured at(Case now, Test.Reading reading, double value) {
+            return new Measured(reading.mode(), amount(now, reading, value).value());
         }
     }
 
@@ -79,7 +85,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
      * @param value in the unit of the reading
      * @param typed whether a person typed it off the part; otherwise it is the family's own
      */
-    public record StampPage(String says, double value, boolean typed) {
+    public record StampPage(String says, Measured value, boolean typed) {
     }
 
     /** The page of a test that is proposed for a purpose. */
@@ -97,7 +103,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
         double at = now.unit().pack().catalogue().seconds(test.moment());
         return new TestPage(test.id(), test.label(), Instruction.what(model, test), reading != null, test instanceof Test.Sequence,
                 across == null ? null : across.black(), across == null ? null : across.red(), Instruction.mode(mode),
-                mode == null ? Message.NOTHING : Message.of("unit." + mode), mode != null && mode.canReadOpen(),
+                mode == null ? Message.NOTHING : new Message.Unit(mode, false), mode == null ? Message.NOTHING : new Message.Unit(mode, true), mode != null && mode.canReadOpen(),
                 Instruction.when(now.unit().pack(), test), Instruction.should(now, test), at,
                 reading != null && reading.setup().powerOff(), reading == null ? List.of()
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
@@ -131,7 +137,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
     }
 
     private static @Nullable StampPage stamp(Case now, Test.@Nullable Reading reading) {
-        return reading == null ? null : Stamps.of(reading).map(stamp -> new StampPage(stamp.says(), now.stamps().value(reading, stamp),
+        return reading == null ? null : Stamps.of(reading).map(stamp -> new StampPage(stamp.says(), new Measured(reading.mode(), now.stamps().value(reading, stamp)),
                 now.stamps().typed().containsKey(reading.id()))).orElse(null);
     }
 

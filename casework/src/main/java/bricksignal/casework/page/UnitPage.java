@@ -62,7 +62,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     }
 
     /** A setting of the meter that reads between two points; dead where the power must be off. */
-    public record Mode(MeterMode mode, Message label, Message unit, boolean dead) {
+    public record Mode(MeterMode mode, Message label, Message unit, Message behind, boolean dead) {
     }
 
     /** Something that a customer can say: the test is the question, and whether this is a yes to it. */
@@ -103,7 +103,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
                 model.moments().stream().map(m -> new MomentLine(m.id(), m.label(), pack.catalogue().seconds(m.id()),
                         afterCall(pack, pack.catalogue().seconds(m.id())), m.role() == Moment.Role.POWER_OFF)).toList(),
                 Arrays.stream(MeterMode.values()).filter(MeterMode::betweenPoints).map(m -> new Mode(m,
-                        Message.of("mode." + m), Message.of("unit." + m), m.dead())).toList(),
+                        Message.of("mode." + m), new Message.Unit(m, false), new Message.Unit(m, true), m.dead())).toList(),
                 model.stages().stream().map(s -> new Stage(s.id(), s.label(), s.seen())).toList(),
                 CallLines.of(unit), CallLines.keys(unit), complaints(pack),
                 model.dangers().burns() ? List.of(Hazard.FLAME.before()) : List.of(),

@@ -2,6 +2,7 @@ package bricksignal.casework.words;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.words.Digits;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes words of messages, in one language. A catalogue is a text: a line {@code key = words} for each message, with {@code {0}},
@@ -19,10 +21,40 @@ public final class Catalogue {
     /** Nearer than this to nothing or to certainty no number is told (common practice). */
     private static final double LEAST_SHARE = 0.01;
 
-    private final Map<String, Pattern> words;
+    /** What can hurt somebody, by key: what to mind and what to do, not the names of it. */
+    private static final java.util.regex.Pattern CAUTION = java.util.regex.Pattern.compile("hazard\\..*\\.(before|after)|stop\\..*\\.(now\\..|call|never|until)|change\\.caution\\..*"
+            + "|tuning\\..*\\.(caution|stop-.*)|judgement\\.(bridged|fuse-too-big)|needs\\..*|notice\\.(never|until|call)|defer");
 
-    private Catalogue(Map<String, Pattern> words) {
+    private final Map<String, Pattern> words;
+    private final @Nullable Catalogue checked;
+    private final Map<String, String> phrases;
+
+    private final Measures measures;
+
+    private Catalogue(Map<String, Pattern> words, @Nullable Catalogue checked, Map<String, String> phrases, Measures measures) {
         this.words = words;
+        this.checked = checked;
+        this.phrases = phrases;
+        this.measures = measures;
+    }
+
+    /** The same with its amounts in other units. */
+    public Catalogue in(Measures others) {
+        return new Catalogue(words, checked == null ? null : checked.in(others), phrases, others);
+    }
+
+    /** The units that its amounts are told in. */
+    public Measures measures() {
+        return measures;
+    }
+
+    /**
+     * The same as a draft that no practitioner has checked: a caution has the words of the checked catalogue beside it.
+     *
+     * @param phrasesOfPacks what the equipment data say in the language of the checked catalogue, and in this one; any other stays as it was said
+     */
+    public Catalogue draftOf(Catalogue checkedOne, Map<String, String> phrasesOfPacks) {
+        return new Catalogue(words, checkedOne, Map.copyOf(phrasesOfPacks), measures);
     }
 
     /**
@@ -114,7 +146,7 @@ public final class Catalogue {
                         + "' stands twice; take one out");
             }
         }
-        return new Catalogue(words);
+        return new Catalogue(words, null, Map.of(), Measures.US);
     }
 
     /** The keys it has words for. */
@@ -129,11 +161,13 @@ public final class Catalogue {
      */
     public String words(Message message) {
         if (message instanceof Message.Said said) {
-            return said.text();
+            return phrases.getOrDefault(said.text(), said.text());
         } else if (message instanceof Message.Amount amount) {
-            String digits = Digits.of(amount.value());
+            String digits = Digits.of(measures.shown(amount.mode(), amount.value()));
             return Double.isInfinite(amount.value()) ? word("amount.open") : amount.mode() == MeterMode.PERCENT ? filled("share", List.of(digits))
                     : filled("amount", List.of(digits, unit(amount.mode())));
+        } else if (message instanceof Message.Unit unit) {
+            return unit.onlyOther() ? measures.unit(unit.mode()).orElse("") : unit(unit.mode());
         } else if (message instanceof Message.Number number) {
             return Digits.of(number.value());
         } else if (message instanceof Message.Money money) {
@@ -145,7 +179,8 @@ public final class Catalogue {
             return String.join(word("joint." + items.joint()).replace('_', ' '), items.items().stream().map(this::words).toList());
         }
         Message.Keyed keyed = (Message.Keyed) message;
-        return filled(keyed.key(), keyed.parts().stream().map(this::words).toList());
+        String told = filled(keyed.key(), keyed.parts().stream().map(this::words).toList());
+        return checked == null || !CAUTION.matcher(keyed.key()).matches() ? told : told + " [" + checked.words(message) + "]";
     }
 
     /** The same beginning with a capital. */
@@ -155,7 +190,7 @@ public final class Catalogue {
     }
 
     private String unit(MeterMode mode) {
-        return word("unit." + mode);
+        return measures.unit(mode).orElseGet(() -> word("unit." + mode));
     }
 
     private String word(String key) {

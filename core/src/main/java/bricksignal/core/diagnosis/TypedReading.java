@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.words.Digits;
+import bricksignal.core.words.MeterUnits;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;

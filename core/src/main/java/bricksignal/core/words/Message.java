@@ -30,6 +30,14 @@ public sealed interface Message {
     record Amount(MeterMode mode, double value) implements Message {
     }
 
+    /**
+     * The unit of a mode, as the person at hand reads and types it.
+     *
+     * @param onlyOther nothing where it is the mode's own: what has to stand behind a typed number to be understood
+     */
+    record Unit(MeterMode mode, boolean onlyOther) implements Message {
+    }
+
     /** A bare number. */
     record Number(double value) implements Message {
     }

@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** A person who logs in. */
 @Entity
@@ -16,6 +17,9 @@ public class Account {
     /** What a person may do: a technician sees own visits, a lead sees all. */
     public enum Role { TECHNICIAN, LEAD }
 
+    /** The hand whose thumb does the work: where the keys lie. */
+    public enum Hand { RIGHT, LEFT }
+
     @Id
     private UUID id;
     private String login;
@@ -24,6 +28,9 @@ public class Account {
     private String passwordHash;
     @Enumerated(EnumType.STRING)
     private Role role;
+    private @Nullable String locale;
+    @Enumerated(EnumType.STRING)
+    private Hand hand = Hand.RIGHT;
 
     protected Account() {
     }
@@ -54,5 +61,20 @@ public class Account {
 
     public Role role() {
         return role;
+    }
+
+    /** Language and units as a BCP 47 tag, {@code es-u-ms-metric}; null while nothing was chosen. */
+    public @Nullable String locale() {
+        return locale;
+    }
+
+    public Hand hand() {
+        return hand;
+    }
+
+    /** What they chose for themselves. */
+    public void prefers(String newLocale, Hand newHand) {
+        locale = newLocale;
+        hand = newHand;
     }
 }

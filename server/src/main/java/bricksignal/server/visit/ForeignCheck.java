@@ -105,10 +105,10 @@ class ForeignCheck {
         Foreign.End end = from.end();
         Optional<String> open = end == null ? Optional.empty() : service.keepsOpen(replay.now(), end.outcome());
         Details.Concluded concluded = end == null ? null : workbench.at(() -> Details.concluded(replay.now()));
-        String verdict = concluded == null ? "" : words.of(concluded.verdict());
+        String verdict = concluded == null ? "" : words.kept(concluded.verdict());
         List<Evidence> rows = replay.taken().stream().map(kept -> json.written(kept, from.id(), Optional.ofNullable(makers.get(UUID.fromString(kept.id()))).orElseThrow().id()))
                 .toList();
-        return new Checked(unit, here(people, from.technician()), digest, board, rows, open.isPresent() ? null : concluded, verdict, concluded == null ? "" : words.of(concluded.allowed()),
+        return new Checked(unit, here(people, from.technician()), digest, board, rows, open.isPresent() ? null : concluded, verdict, concluded == null ? "" : words.kept(concluded.allowed()),
                 left(from, replay, open, verdict));
     }
 

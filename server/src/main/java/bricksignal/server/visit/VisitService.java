@@ -90,7 +90,7 @@ public class VisitService {
 
     /** What a complaint tells of danger, most dangerous first. */
     List<Stop> dangers(String complaint) {
-        return Complaint.dangers(complaint, stop -> words.of(Message.of("complaint." + stop)));
+        return Complaint.dangers(complaint, stop -> words.everywhere(Message.of("complaint." + stop)));
     }
 
     /**
@@ -118,7 +118,7 @@ public class VisitService {
     @Transactional(readOnly = true)
     Said said(UUID unitId, String complaint) {
         SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one from the list."));
-        return packs.model(unit.pack()).map(model -> new Said(Heard.of(model), Heard.understood(complaint, model, words::of))).orElse(Said.NOTHING);
+        return packs.model(unit.pack()).map(model -> new Said(Heard.of(model), Heard.understood(complaint, model, words::everywhere))).orElse(Said.NOTHING);
     }
 
     private List<Heard.Statement> statements(SiteUnit unit) {

@@ -268,8 +268,8 @@ class VisitStore {
         if (log.lastPlace(visit.id()) != seenPlace) {
             return false;
         }
-        visit.close(day.now(), outcome, decided, words.of(concluded.verdict()), seen.unit().digest(), board(visit));
-        visit.concluded(concluded, words.of(concluded.allowed()));
+        visit.close(day.now(), outcome, decided, words.kept(concluded.verdict()), seen.unit().digest(), board(visit));
+        visit.concluded(concluded, words.kept(concluded.allowed()));
         events.save(VisitEvent.of(visit, seen.account(), VisitEvent.Kind.CLOSED, day.now(), outcome + ": " + decided));
         return true;
     }

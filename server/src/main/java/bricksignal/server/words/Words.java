@@ -2,6 +2,8 @@ package bricksignal.server.words;
 
 import bricksignal.casework.words.Catalogue;
 import bricksignal.core.Known;
+import bricksignal.core.words.Measured;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -9,6 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -20,17 +24,30 @@ import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
 
-/** The catalogues that ship, one file a language below {@code words/}; English where the language asked for has none. */
+/** The catalogues that ship, one file a language below {@code words/}, and what the equipment data say in it; English where the language asked for has none. */
 @Component
 public class Words {
 
+    private static final String CHECKED = Locale.ENGLISH.getLanguage();
+
     private final Map<String, Catalogue> byLanguage = new LinkedHashMap<>();
+    private final Map<String, Catalogue> metric = new LinkedHashMap<>();
 
     Words() {
+        Map<String, Catalogue> read = new LinkedHashMap<>();
+        each("classpath*:words/*.properties", (language, text) -> read.put(language, Catalogue.read(text)));
+        Map<String, Map<String, String>> phrases = new LinkedHashMap<>();
+        each("classpath*:packs/words/*.tsv", (language, text) -> phrases.put(language, text.lines().map(line -> line.split("\t")).collect(Collectors.toMap(pair -> pair[0], pair -> pair[1]))));
+        read.forEach((language, catalogue) -> byLanguage.put(language, language.equals(CHECKED) ? catalogue
+                : catalogue.draftOf(Known.in(read, CHECKED), phrases.getOrDefault(language, Map.of()))));
+        byLanguage.forEach((language, catalogue) -> metric.put(language, catalogue.in(Measures.METRIC)));
+    }
+
+    private static void each(String files, BiConsumer<String, String> take) {
         try {
-            for (Resource file : new PathMatchingResourcePatternResolver().getResources("classpath*:words/*.properties")) {
-                byLanguage.put(String.valueOf(file.getFilename()).replace(".properties", ""),
-                        Catalogue.read(file.getContentAsString(StandardCharsets.UTF_8)));
+            for (Resource file : new PathMatchingResourcePatternResolver().getResources(files)) {
+                String name = String.valueOf(file.getFilename());
+                take.accept(name.substring(0, name.lastIndexOf('.')), file.getContentAsString(StandardCharsets.UTF_8));
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -42,20 +59,33 @@ public class Words {
         return catalogue().words(message);
     }
 
+    /** The words of a message for the record, which everybody reads and searches: in one language, whoever writes it. */
+    public String kept(Message message) {
+        return Known.in(byLanguage, CHECKED).words(message);
+    }
+
+    /** Its phrases in every language, with {@code |} between them: what a customer says is understood in whichever it was typed. */
+    public String everywhere(Message message) {
+        return byLanguage.values().stream().map(catalogue -> catalogue.words(message)).collect(Collectors.joining("|"));
+    }
+
     /** The same as a sentence. */
     public String sentence(Message message) {
         return catalogue().sentence(message);
     }
 
+    /** By the language and the measuring system of the request, as BCP 47 writes them: {@code es-u-ms-metric}. */
     private Catalogue catalogue() {
-        Catalogue asked = byLanguage.get(LocaleContextHolder.getLocale().getLanguage());
-        return asked == null ? Known.in(byLanguage, Locale.ENGLISH.getLanguage()) : asked;
+        Locale asked = LocaleContextHolder.getLocale();
+        Map<String, Catalogue> known = "metric".equals(asked.getUnicodeLocaleType("ms")) ? metric : byLanguage;
+        Catalogue theirs = known.get(asked.getLanguage());
+        return theirs == null ? Known.in(known, CHECKED) : theirs;
     }
 
     /** In JSON a message is its words. */
     @Bean
     static JsonMapperBuilderCustomizer messagesAreWords(Words words) {
-        return builder -> builder.addModule(new SimpleModule("messages").addSerializer(new Told(words)));
+        return builder -> builder.addModule(new SimpleModule("messages").addSerializer(new Told(words)).addSerializer(new InTheirUnits(words)));
     }
 
     private static final class Told extends StdSerializer<Message> {
@@ -75,6 +105,21 @@ public class Words {
                 context.setAttribute(Told.class, catalogue);
             }
             to.writeString(catalogue.words(message));
+        }
+    }
+
+    private static final class InTheirUnits extends StdSerializer<Measured> {
+
+        private final Words words;
+
+        InTheirUnits(Words words) {
+            super(Measured.class);
+            this.words = words;
+        }
+
+        @Override
+        public void serialize(Measured measured, JsonGenerator to, SerializationContext context) {
+            to.writeNumber(words.catalogue().measures().shown(measured.mode(), measured.value()));
         }
     }
 }

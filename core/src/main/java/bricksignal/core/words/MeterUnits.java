@@ -1,4 +1,4 @@
-package bricksignal.core.diagnosis;
+package bricksignal.core.words;
 
 import bricksignal.core.circuit.solve.MeterMode;
 import java.util.Arrays;
@@ -12,7 +12,7 @@ import java.util.Optional;
  * Units that stand behind a typed number, and what they are in the unit of a mode. Factors by NIST Special Publication 811, appendix B
  * (inch of water at 4 °C 249.0889 Pa, psi 6894.757 Pa, gallon 3.785412 l, pound 0.45359237 kg), from memory.
  */
-final class MeterUnits {
+public final class MeterUnits {
 
     private static final double PASCALS_OF_AN_INCH = 249.0889;
     private static final double PASCALS_OF_A_PSI = 6894.757;
@@ -28,9 +28,16 @@ final class MeterUnits {
     private static final double MILLIMETRES_OF_AN_INCH = 25.4;
 
     /** What a unit is in that of the mode: times the factor, and then the shift. */
-    record Scale(double factor, double shift) {
-        double of(double typed) {
+    public record Scale(double factor, double shift) {
+
+        /** A number in that unit, in the unit of the mode. */
+        public double of(double typed) {
             return typed * factor + shift;
+        }
+
+        /** A number in the unit of the mode, in that unit. */
+        double from(double value) {
+            return (value - shift) / factor;
         }
     }
 
@@ -40,12 +47,12 @@ final class MeterUnits {
     }
 
     /** The scale of a unit as somebody types it on a mode; empty where it is none of that mode. */
-    static Optional<Scale> of(MeterMode mode, String unit) {
+    public static Optional<Scale> of(MeterMode mode, String unit) {
         return Optional.ofNullable(ALL.getOrDefault(mode, Map.of()).get(plain(mode, unit)));
     }
 
     /** True for a unit of some other mode. */
-    static boolean ofAnother(String unit) {
+    public static boolean ofAnother(String unit) {
         return Arrays.stream(MeterMode.values()).anyMatch(mode -> of(mode, unit).isPresent());
     }
 
