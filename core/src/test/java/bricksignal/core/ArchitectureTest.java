@@ -15,7 +15,7 @@ class ArchitectureTest {
 
     @ArchTest
     static final ArchRule CORE_KNOWS_ONLY_JAVA = classes().that().resideInAPackage("bricksignal.core..").should()
-            .onlyDependOnClassesThat().resideInAnyPackage("bricksignal.core..", "java.lang", "java.util", "java.util.function", "java.util.regex",
+            .onlyDependOnClassesThat().resideInAnyPackage("bricksignal.core..", "java.lang", "java.lang.annotation", "java.util", "java.util.function", "java.util.regex",
                     "java.util.stream", "java.util.concurrent", "java.lang.invoke", "java.lang.runtime", "org.jspecify..");
 
     @ArchTest

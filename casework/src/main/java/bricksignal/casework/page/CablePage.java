@@ -8,6 +8,7 @@ import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -38,7 +39,7 @@ public record CablePage(String from, String to, List<ConductorRow> conductors) {
     }
 
     /** One end: its terminal, the test that reads it, what it should have, and what was read last. */
-    public record End(String net, String label, String colour, String test, Message due, Message.@Nullable Amount reading) {
+    public record End(String net, @Phrase String label, String colour, String test, Message due, Message.@Nullable Amount reading) {
     }
 
     private static final double ALIKE = 0.8;

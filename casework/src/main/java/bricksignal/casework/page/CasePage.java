@@ -5,6 +5,7 @@ import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -98,11 +99,11 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
      * @param said whether something was said of it in the run that is being watched
      * @param on whether it was last said to have begun
      */
-    public record ChannelLine(String channel, String label, List<Double> begins, List<Double> lateAfter, List<Double> ends,
+    public record ChannelLine(String channel, @Phrase String label, List<Double> begins, List<Double> lateAfter, List<Double> ends,
             boolean perceived, boolean said, boolean on) {
     }
 
     /** What was seen to begin or to end, seconds after the call. */
-    public record Tap(String id, String channel, String label, boolean begins, double seconds) {
+    public record Tap(String id, String channel, @Phrase String label, boolean begins, double seconds) {
     }
 }

@@ -14,6 +14,7 @@ import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,14 +32,14 @@ import org.jspecify.annotations.Nullable;
  * @param culprits what lies there
  */
 public record ChainPage(String id, Message label, String common, String commonLabel, MeterMode mode, Message modeLabel,
-        @Nullable MeterMode lowImpedance, boolean mayBeGhost, String moment, String momentLabel, double interrupted, boolean done,
+        @Nullable MeterMode lowImpedance, boolean mayBeGhost, String moment, @Phrase String momentLabel, double interrupted, boolean done,
         List<ChainPoint> points, Message said, List<Message> culprits, List<Message> cautions) {
 
     /** What hangs on another chain is as likely open as that one: only by more than this does a chain stand before an earlier one. Ours. */
     private static final double LIKELIER = 0.05;
 
     /** A point of a chain; due is what a unit in good order has there, and links are what leads to it from the point before. */
-    public record ChainPoint(String net, String label, String where, String colour, Message due, ChainWalk.Mark mark,
+    public record ChainPoint(String net, @Phrase String label, @Phrase String where, String colour, Message due, ChainWalk.Mark mark,
             @Nullable Message reading, boolean next, List<ChainLink> links) {
     }
 

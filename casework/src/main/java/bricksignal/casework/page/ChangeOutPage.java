@@ -4,6 +4,7 @@ import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -26,7 +27,7 @@ public record ChangeOutPage(List<BoardLine> boards, String board, Message blocke
         List<MoveLine> map, List<DifferenceLine> differences, List<SwitchLine> switches, List<SpareLine> spares, List<Message> cautions) {
 
     /** A board of the unit. */
-    public record BoardLine(String part, String label) {
+    public record BoardLine(String part, @Phrase String label) {
     }
 
     /**
@@ -36,7 +37,7 @@ public record ChangeOutPage(List<BoardLine> boards, String board, Message blocke
      * @param conductor what is on it; null where nobody wrote it down
      * @param entry the entry that says so, by id, or null
      */
-    public record TerminalLine(String terminal, String label, String usual, @Nullable String conductor, @Nullable String entry) {
+    public record TerminalLine(String terminal, @Phrase String label, String usual, @Nullable String conductor, @Nullable String entry) {
     }
 
     /** Something typed off the board; null where nobody did. */
@@ -64,7 +65,7 @@ public record ChangeOutPage(List<BoardLine> boards, String board, Message blocke
     }
 
     /** A switch, a jumper, a parameter of the old board; null where nobody wrote it down. */
-    public record SwitchLine(String setting, String label, List<String> positions, @Nullable String found, boolean byMenu) {
+    public record SwitchLine(String setting, @Phrase String label, List<String> positions, @Nullable String found, boolean byMenu) {
     }
 
     /** A conductor of a cable that nothing is on. */

@@ -6,6 +6,7 @@ import bricksignal.core.drawing.Ladder;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 
 /**
@@ -17,7 +18,7 @@ import java.util.List;
 public record ConnectionPage(String board, List<Place> terminals, List<PlugOfBoard> plugs) {
 
     /** A plug and its pins. */
-    public record PlugOfBoard(String id, String label, List<Place> pins) {
+    public record PlugOfBoard(String id, @Phrase String label, List<Place> pins) {
     }
 
     /**
@@ -25,7 +26,7 @@ public record ConnectionPage(String board, List<Place> terminals, List<PlugOfBoa
      *
      * @param net where a probe goes
      */
-    public record Place(String net, String label, String colour, List<LeadLine> leads) {
+    public record Place(String net, @Phrase String label, String colour, List<LeadLine> leads) {
     }
 
     /** A conductor: what it is, nothing for a plain wire, and where it goes. */

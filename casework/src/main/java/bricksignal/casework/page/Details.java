@@ -19,6 +19,7 @@ import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -48,7 +49,7 @@ public final class Details {
      * @param orderable whether it may be ordered: not a board that nothing has proven
      * @param needs the licences of whoever repairs it
      */
-    public record Repair(String part, String label, double probability, double cost, boolean board, boolean done,
+    public record Repair(String part, @Phrase String label, double probability, double cost, boolean board, boolean done,
             boolean offered, boolean orderable, List<Stop.Licence> needs) {
     }
 

@@ -5,6 +5,7 @@ import bricksignal.core.drawing.Sheet;
 import bricksignal.core.drawing.Symbol;
 import bricksignal.core.unit.Point;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param moment whose state is drawn, by id
  * @param momentLabel the same as people say it
  */
-public record DrawingPage(double width, double height, String moment, String momentLabel, List<DrawnPart> marks, List<DrawnWire> wires, List<DrawnPlace> spots, List<DrawnEnd> ends) {
+public record DrawingPage(double width, double height, String moment, @Phrase String momentLabel, List<DrawnPart> marks, List<DrawnWire> wires, List<DrawnPlace> spots, List<DrawnEnd> ends) {
 
     /** A symbol on a level line, from x to right; what stands below it line by line. */
     public record DrawnPart(String element, Symbol symbol, double x, double right, double y, List<String> label, boolean board, ElementState state) {

@@ -7,6 +7,7 @@ import bricksignal.core.tuning.Finding;
 import bricksignal.core.tuning.Misfit;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -21,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param suggests the calculation that says where it should stand, or null
  * @param ways from each position to each other, by keys; empty where it is no menu
  */
-public record SettingPage(String id, String label, List<String> positions, String factory, boolean byMenu, @Nullable String suggests, List<KeyWay> ways) {
+public record SettingPage(String id, @Phrase String label, List<String> positions, @Phrase String factory, boolean byMenu, @Nullable String suggests, List<KeyWay> ways) {
 
     /** What is pressed between two positions, one after the other. */
     public record KeyWay(String from, String to, List<Menu.Step> steps) {

@@ -8,6 +8,7 @@ import bricksignal.core.stock.Load;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -56,7 +57,7 @@ public record StockPage(String currency, double litres, List<Van> vans, List<Sto
      * @param carry how many each van carries
      * @param all how many all vans carry together
      */
-    public record StockLine(String family, String part, String label, double aYear, int used, double price, double missing, double litres, List<Integer> carry,
+    public record StockLine(String family, String part, @Phrase String label, double aYear, int used, double price, double missing, double litres, List<Integer> carry,
             int all) {
     }
 

@@ -17,6 +17,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Measured;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -46,7 +47,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, Message behind, boolean canReadOpen, Message moment, Message should, double at,
-        boolean powerOff, List<String> unplugged, double minutes, Cautions safety,
+        boolean powerOff, @Phrase List<String> unplugged, double minutes, Cautions safety,
         @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp, List<RungStep> rung) {
 
     private static final double WORTH_NAMING = 0.005;
@@ -85,7 +86,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
      * @param value in the unit of the reading
      * @param typed whether a person typed it off the part; otherwise it is the family's own
      */
-    public record StampPage(String says, Measured value, boolean typed) {
+    public record StampPage(@Phrase String says, Measured value, boolean typed) {
     }
 
     /** The page of a test that is proposed for a purpose. */

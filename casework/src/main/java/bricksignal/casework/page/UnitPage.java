@@ -15,6 +15,7 @@ import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -35,14 +36,14 @@ import org.jspecify.annotations.Nullable;
  * @param waits for how long a unit in good order does something by itself after power came, and what; null where it rests at once
  * @param defer what comes before anything that is said
  */
-public record UnitPage(String key, String pack, String title, String duty, List<BoardLamp> lamps, List<PointLine> points,
+public record UnitPage(String key, String pack, @Phrase String title, @Phrase String duty, List<BoardLamp> lamps, List<PointLine> points,
         List<MomentLine> moments, List<Mode> modes, List<Stage> stages, List<Call> calls, List<KeyLine> keys, List<Complaint> complaints, List<Message> cautions, List<Danger> dangers,
         @Nullable Message waits, Message defer) {
 
     private static final double SECONDS_A_MINUTE = 60;
 
     /** A lamp, by what its flashes differ, and its chart. */
-    public record BoardLamp(String board, String label, List<String> marks, List<ChartCode> chart) {
+    public record BoardLamp(String board, @Phrase String label, List<String> marks, List<ChartCode> chart) {
     }
 
     /**
@@ -50,15 +51,15 @@ public record UnitPage(String key, String pack, String title, String duty, List<
      *
      * @param leaves how the board leaves the state that it shows so; null where that is no stop
      */
-    public record ChartCode(String pattern, String condition, boolean blinks, String generation, @Nullable Message leaves) {
+    public record ChartCode(String pattern, @Phrase String condition, boolean blinks, String generation, @Nullable Message leaves) {
     }
 
     /** A point to probe. */
-    public record PointLine(String net, String label, String where, String colour, String side, String against) {
+    public record PointLine(String net, @Phrase String label, @Phrase String where, String colour, @Phrase String side, String against) {
     }
 
     /** A moment of the run, with its time after the call where it has one. */
-    public record MomentLine(String id, String label, double at, @Nullable Double afterCall, boolean powerOff) {
+    public record MomentLine(String id, @Phrase String label, double at, @Nullable Double afterCall, boolean powerOff) {
     }
 
     /** A setting of the meter that reads between two points; dead where the power must be off. */
@@ -70,7 +71,7 @@ public record UnitPage(String key, String pack, String title, String duty, List<
     }
 
     /** A stage of the sequence and what is seen. */
-    public record Stage(String id, String label, String seen) {
+    public record Stage(String id, @Phrase String label, @Phrase String seen) {
     }
 
     /**
@@ -80,8 +81,8 @@ public record UnitPage(String key, String pack, String title, String duty, List<
      * @param changed the same as it is told in the log
      * @param starts what starts then in a healthy unit, and when; nothing where it is not known
      */
-    public record Call(Message label, @Nullable String from, @Nullable String to, CallAdvice.Order order, String why,
-            String hold, @Nullable String change, Message changed, Message starts) {
+    public record Call(Message label, @Nullable String from, @Nullable String to, CallAdvice.Order order, @Phrase String why,
+            @Phrase String hold, @Nullable String change, Message changed, Message starts) {
     }
 
     /** A key or a mode of the board's own, and what starts. */

@@ -5,6 +5,7 @@ import bricksignal.core.costing.Rates;
 import bricksignal.core.costing.Way;
 import bricksignal.core.tuning.Curve;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -45,7 +46,7 @@ public record WayOutPage(String currency, Message cause, boolean proven, double 
     }
 
     /** A part that never got power. */
-    public record UntestedLine(String part, String label, double chance, double cost) {
+    public record UntestedLine(String part, @Phrase String label, double chance, double cost) {
     }
 
     /**

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Makes words of messages, in one language. A catalogue is a text: a line {@code key = words} for each message, with {@code {0}},
- * {@code {1}} where its parts stand, and {@code {0, plural, one {# day} other {# days}}} where a word goes with a number (a subset of ICU's message syntax); a line that begins with {@code #} is a remark. Another language is another text.
+ * {@code {1}} where its parts stand, and {@code {0, plural, one {# day} other {# days}}} where a word goes with a number (a subset of ICU's message syntax, in which an apostrophe beside a place is written twice); a line that begins with {@code #} is a remark. Another language is another text.
  */
 public final class Catalogue {
 
@@ -22,8 +22,10 @@ public final class Catalogue {
     private static final double LEAST_SHARE = 0.01;
 
     /** What can hurt somebody, by key: what to mind and what to do, not the names of it. */
-    private static final java.util.regex.Pattern CAUTION = java.util.regex.Pattern.compile("hazard\\..*\\.(before|after)|stop\\..*\\.(now\\..|call|never|until)|change\\.caution\\..*"
-            + "|tuning\\..*\\.(caution|stop-.*)|judgement\\.(bridged|fuse-too-big)|needs\\..*|notice\\.(never|until|call)|defer");
+    private static final List<String> CAUTIONS = List.of("hazard.", "stop.", "change.caution.", "needs.", "notice.", "judgement.bridged", "judgement.fuse-too-big", "defer");
+    private static final String CALCULATION = "tuning.";
+    private static final List<String> CAUTIONS_OF_A_CALCULATION = List.of(".caution", ".stop-");
+    private static final List<String> NAMES = List.of(".name", ".what", ".title", ".told", ".signed", ".refused", ".risk", ".next");
 
     private final Map<String, Pattern> words;
     private final @Nullable Catalogue checked;
@@ -68,14 +70,21 @@ public final class Catalogue {
         static Pattern of(String words) {
             List<String> texts = new ArrayList<>();
             List<Place> places = new ArrayList<>();
-            int from = 0;
-            for (int open = words.indexOf('{'); open >= 0; open = words.indexOf('{', from)) {
-                int close = closing(words, open);
-                texts.add(words.substring(from, open));
-                places.add(Place.of(words.substring(open + 1, close)));
-                from = close + 1;
+            StringBuilder text = new StringBuilder();
+            for (int at = 0; at < words.length(); at++) {
+                char c = words.charAt(at);
+                if (c == '{') {
+                    int close = closing(words, at);
+                    texts.add(text.toString());
+                    text.setLength(0);
+                    places.add(Place.of(words.substring(at + 1, close)));
+                    at = close;
+                } else {
+                    text.append(c);
+                    at += c == '\'' && words.startsWith("'", at + 1) ? 1 : 0;
+                }
             }
-            texts.add(words.substring(from));
+            texts.add(text.toString());
             return new Pattern(texts, places);
         }
 
@@ -161,7 +170,7 @@ public final class Catalogue {
      */
     public String words(Message message) {
         if (message instanceof Message.Said said) {
-            return phrases.getOrDefault(said.text(), said.text());
+            return phrase(said.text());
         } else if (message instanceof Message.Amount amount) {
             String digits = Digits.of(measures.shown(amount.mode(), amount.value()));
             return Double.isInfinite(amount.value()) ? word("amount.open") : amount.mode() == MeterMode.PERCENT ? filled("share", List.of(digits))
@@ -180,13 +189,35 @@ public final class Catalogue {
         }
         Message.Keyed keyed = (Message.Keyed) message;
         String told = filled(keyed.key(), keyed.parts().stream().map(this::words).toList());
-        return checked == null || !CAUTION.matcher(keyed.key()).matches() ? told : told + " [" + checked.words(message) + "]";
+        return checked == null || !cautions(keyed.key()) ? told : told + " [" + checked.words(message) + "]";
+    }
+
+    /** What the equipment data say, in this language where its words are known; a title is told part by part. */
+    public String phrase(String said) {
+        String whole = phrases.get(said);
+        if (whole != null || phrases.isEmpty()) {
+            return whole == null ? said : whole;
+        }
+        List<String> parts = List.of(said.split(", "));
+        for (int first = parts.size() - 1; first > 0; first--) {
+            String begins = phrases.get(String.join(", ", parts.subList(0, first)));
+            List<String> rest = parts.subList(first, parts.size());
+            if (begins != null && phrases.keySet().containsAll(rest)) {
+                return begins + ", " + String.join(", ", rest.stream().map(phrases::get).toList());
+            }
+        }
+        return said;
     }
 
     /** The same beginning with a capital. */
     public String sentence(Message message) {
         String words = words(message);
         return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    private static boolean cautions(String key) {
+        return key.startsWith(CALCULATION) ? CAUTIONS_OF_A_CALCULATION.stream().anyMatch(key::contains)
+                : CAUTIONS.stream().anyMatch(key::startsWith) && NAMES.stream().noneMatch(key::endsWith);
     }
 
     private String unit(MeterMode mode) {

@@ -4,17 +4,28 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import bricksignal.core.circuit.solve.MeterMode;
+import bricksignal.core.diagnosis.TypedReading;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
+import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.util.ULocale;
 import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -95,11 +106,70 @@ class CatalogueTest {
         }
     }
 
-    /** By ICU's own rules for English: one is one, everything else is other; a fraction and nothing too. */
+    /** The library for that syntax says the same of every message, whatever number stands in its places. */
     @ParameterizedTest
-    @CsvSource({"0, 0 days ago", "1, 1 day ago", "2, 2 days ago", "11, 11 days ago", "1.5, 1.5 days ago"})
-    void wordsGoWithTheirNumber(double days, String words) {
-        assertThat(ENGLISH.words(Message.of("log.visited-days", new Message.Number(days)))).isEqualTo(words);
+    @CsvSource({"en", "es"})
+    void everyMessageIsWhatIcuMakesOfIt(String language) throws IOException {
+        String file = Files.readString(Path.of("src/main/resources/words/" + language + ".properties"));
+        Catalogue catalogue = Catalogue.read(file);
+        for (String line : file.lines().filter(one -> one.contains("=") && !one.startsWith("#")).toList()) {
+            String key = line.substring(0, line.indexOf('=')).strip();
+            String pattern = line.substring(line.indexOf('=') + 1).strip();
+            for (double number : new double[] {0, 1, 2, 11, 21, 100, 1.5}) {
+                Message[] parts = new Message[catalogue.places(key)];
+                Object[] same = new Object[parts.length];
+                for (int i = 0; i < parts.length; i++) {
+                    parts[i] = new Message.Number(number);
+                    same[i] = pattern.contains("{" + i + ", plural") ? (Object) number : catalogue.words(parts[i]);
+                }
+                assertThat(catalogue.words(Message.of(key, parts))).as(key).isEqualTo(new MessageFormat(pattern, ULocale.forLanguageTag(language + "-US")).format(same));
+            }
+        }
+    }
+
+    @Test
+    void draftHasTheCheckedWordsOfACautionBesideItsOwn() throws IOException {
+        Catalogue spanish = Catalogue.read(Files.readString(Path.of("src/main/resources/words/es.properties"))).draftOf(ENGLISH, Map.of());
+        assertThat(spanish.words(Message.of("hazard.FLAME.before"))).isEqualTo("Arde. Alarma de CO con usted, conducto en su lugar. [It burns. CO alarm on you, flue in place.]");
+        assertThat(spanish.words(Message.of("stop.GAS_SMELL.never"))).endsWith("[No switch on or off, no relight, no test.]");
+        assertThat(spanish.words(Message.of("hazard.FLAME.name"))).as("a name is no caution").isEqualTo("llama");
+        assertThat(spanish.words(Message.of("yes"))).isEqualTo("sí");
+        assertThat(ENGLISH.words(Message.of("hazard.FLAME.before"))).doesNotContain("[");
+    }
+
+    @Test
+    void everyCautionOfTheDraftIsOneAndNothingElseIs() throws IOException {
+        Catalogue spanish = Catalogue.read(Files.readString(Path.of("src/main/resources/words/es.properties"))).draftOf(ENGLISH, Map.of());
+        List<String> cautions = ENGLISH.keys().stream().filter(key -> spanish.words(Message.of(key)).contains("[")).toList();
+        assertThat(cautions).hasSizeGreaterThan(130).contains("defer", "judgement.bridged", "needs.call").noneMatch(key -> key.startsWith("log.") || key.startsWith("test."));
+    }
+
+    @Test
+    void whatEquipmentDataSayIsToldWhereItIsKnownAndATitleByItsParts() {
+        Catalogue spanish = Catalogue.read("yes = sí").draftOf(ENGLISH, Map.of("blower", "soplador", "Boiler, cast iron", "Caldera de hierro", "zoned", "con zonas", "120 V", "120 V"));
+        assertThat(spanish.words(Message.said("blower"))).isEqualTo("soplador");
+        assertThat(spanish.words(Message.said("Cellar of Mrs. Ames"))).isEqualTo("Cellar of Mrs. Ames");
+        assertThat(spanish.phrase("Boiler, cast iron, zoned, 120 V")).isEqualTo("Caldera de hierro, con zonas, 120 V");
+        assertThat(spanish.phrase("Boiler, cast iron, by hand")).as("a part that is not known").isEqualTo("Boiler, cast iron, by hand");
+    }
+
+    /** Factors by NIST Special Publication 811 (from memory): 0.5 in. w.c. are 124.5 Pa, 3.5 psi 24.1 kPa, 1 gpm 3.79 L/min, 1 lb/h 0.45 kg/h; water freezes at 0 °C. */
+    @ParameterizedTest
+    @CsvSource({"INCHES_WC, 0.5, 125 Pa", "FAHRENHEIT, 32, 0 °C", "FAHRENHEIT, 140, 60 °C", "PSI, 3.5, 24.1 kPa", "GPM, 1, 3.79 L/min", "POUNDS_PER_HOUR, 1, 0.45 kg/h", "AC_VOLTS, 24, 24 V AC"})
+    void amountsAreToldInTheUnitsOfThePerson(MeterMode mode, double value, String words) {
+        assertThat(ENGLISH.in(Measures.METRIC).words(new Message.Amount(mode, value))).isEqualTo(words);
+        assertThat(ENGLISH.in(Measures.METRIC).words(new Message.Unit(mode, true))).isEqualTo(Measures.METRIC.unit(mode).orElse(""));
+        assertThat(ENGLISH.words(new Message.Unit(mode, true))).isEmpty();
+    }
+
+    /** What is shown and typed back with its unit is the same value. */
+    @Property
+    void typedBackWithItsUnitItIsTheSame(@ForAll MeterMode mode, @ForAll @DoubleRange(min = 0.01, max = 0.99) double share) {
+        double value = share * mode.most();
+        String unit = Measures.METRIC.unit(mode).orElse("");
+        double shown = Measures.METRIC.shown(mode, value);
+        String typed = new BigDecimal(shown).setScale(9, RoundingMode.HALF_UP).toPlainString();
+        assertThat(TypedReading.parse(mode, typed + " " + unit)).isCloseTo(value, Offset.offset(1e-6 * Math.max(1, value)));
     }
 
     @Test

@@ -4,6 +4,7 @@ import bricksignal.core.Known;
 import bricksignal.core.identify.Identification;
 import bricksignal.core.identify.Question;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
 import bricksignal.packs.Vocabulary;
@@ -36,11 +37,11 @@ class IdentifyController {
     }
 
     /** A question with its answers. */
-    record QuestionView(String id, String text, List<AnswerView> answers) {
+    record QuestionView(String id, @Phrase String text, List<AnswerView> answers) {
     }
 
     /** An answer and how many families it leaves. */
-    record AnswerView(String id, String text, int families) {
+    record AnswerView(String id, @Phrase String text, int families) {
     }
 
     /**
@@ -50,11 +51,11 @@ class IdentifyController {
      * @param name of the composition
      * @param choices option by choice; empty where all are as usual
      */
-    record CandidateView(String id, String name, Map<String, String> choices, String title, String duty, double probability) {
+    record CandidateView(String id, String name, Map<String, String> choices, @Phrase String title, @Phrase String duty, double probability) {
     }
 
     /** A family, however its choices are made: how likely, and in how many ways it can still be composed. */
-    record KindView(String id, String title, double probability, int ways) {
+    record KindView(String id, @Phrase String title, double probability, int ways) {
     }
 
     /**

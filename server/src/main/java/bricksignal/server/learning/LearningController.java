@@ -3,6 +3,7 @@ package bricksignal.server.learning;
 import bricksignal.core.costing.Ageing;
 import bricksignal.core.learning.PartShares;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import bricksignal.server.pack.Packs;
 import bricksignal.server.policy.PolicyService;
 import java.security.Principal;
@@ -42,11 +43,11 @@ class LearningController {
      * @param confirmed visits that ended with it
      * @param after share by the pack and those visits
      */
-    record LearnedPart(String part, String label, double before, int confirmed, double after) {
+    record LearnedPart(String part, @Phrase String label, double before, int confirmed, double after) {
     }
 
     /** A family of which visits were confirmed, and the parts that they move most, the most moved first. */
-    record LearnedFamily(String family, String title, int confirmed, List<LearnedPart> parts) {
+    record LearnedFamily(String family, @Phrase String title, int confirmed, List<LearnedPart> parts) {
     }
 
     /** What was counted once. */

@@ -3,6 +3,7 @@ package bricksignal.server.pack;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.CallAdvice;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import bricksignal.packs.Composition;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,39 +24,39 @@ import org.jspecify.annotations.Nullable;
  * @param moments the instants of its runs
  * @param charts by board: its codes and the conditions that it can have
  */
-record FamilyView(String id, String title, String duty, List<FamilyChoice> choices, Map<String, String> chosen, List<FamilyValue> timings, List<FamilyPoint> points,
+record FamilyView(String id, @Phrase String title, @Phrase String duty, List<FamilyChoice> choices, Map<String, String> chosen, List<FamilyValue> timings, List<FamilyPoint> points,
         List<FamilyValue> fuses, List<FamilyValue> nominals, @Nullable FamilyCall call, List<FamilySetting> settings, List<FamilyMoment> moments, List<FamilyChart> charts) {
 
     /** Something in which units of the family differ. */
-    record FamilyChoice(String id, String label, String usual, List<FamilyOption> options) {
+    record FamilyChoice(String id, @Phrase String label, String usual, List<FamilyOption> options) {
     }
 
     /** One way in which they do. */
-    record FamilyOption(String id, String label) {
+    record FamilyOption(String id, @Phrase String label) {
     }
 
     /** A value with its unit. */
-    record FamilyValue(String id, String label, double value, String unit) {
+    record FamilyValue(String id, @Phrase String label, double value, String unit) {
     }
 
     /** The order of power and call, and why it is so. */
-    record FamilyCall(CallAdvice.Order order, String why) {
+    record FamilyCall(CallAdvice.Order order, @Phrase String why) {
     }
 
     /** A point as the family calls it. */
-    record FamilyPoint(String id, String label, String where, String colour) {
+    record FamilyPoint(String id, @Phrase String label, @Phrase String where, String colour) {
     }
 
     /** A switch bank. */
-    record FamilySetting(String id, String label, String unit, String factory, Map<String, Double> options) {
+    record FamilySetting(String id, @Phrase String label, String unit, String factory, Map<String, Double> options) {
     }
 
     /** An instant of a run. */
-    record FamilyMoment(String id, String label) {
+    record FamilyMoment(String id, @Phrase String label) {
     }
 
     /** The chart of a board. */
-    record FamilyChart(String board, String label, List<String> conditions, List<FamilyCode> codes) {
+    record FamilyChart(String board, @Phrase String label, List<String> conditions, List<FamilyCode> codes) {
     }
 
     /** A line of a chart. */

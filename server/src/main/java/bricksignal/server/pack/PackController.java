@@ -7,6 +7,7 @@ import bricksignal.core.Known;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
 import bricksignal.packs.PackLibrary;
@@ -43,7 +44,7 @@ class PackController {
     }
 
     /** A pack in a list. */
-    record PackView(String id, String title, String duty, boolean own) {
+    record PackView(String id, @Phrase String title, @Phrase String duty, boolean own) {
     }
 
     @GetMapping("/api/packs")

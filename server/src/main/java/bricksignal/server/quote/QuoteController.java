@@ -3,6 +3,7 @@ package bricksignal.server.quote;
 import bricksignal.casework.Figures;
 import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
+import bricksignal.core.words.Phrase;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.OwnAgeing;
 import bricksignal.server.policy.CompanyDay;
@@ -94,7 +95,7 @@ class QuoteController {
     }
 
     /** A part at the counter, and what is counted with now. */
-    record CounterLine(String part, String label, double price, int pieces, double hours, double counted) {
+    record CounterLine(String part, @Phrase String label, double price, int pieces, double hours, double counted) {
     }
 
     /**

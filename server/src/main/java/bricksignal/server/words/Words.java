@@ -5,6 +5,7 @@ import bricksignal.core.Known;
 import bricksignal.core.words.Measured;
 import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Phrase;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -13,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -21,6 +23,9 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.cfg.MapperConfig;
+import tools.jackson.databind.introspect.Annotated;
+import tools.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
 
@@ -69,6 +74,11 @@ public class Words {
         return byLanguage.values().stream().map(catalogue -> catalogue.words(message)).collect(Collectors.joining("|"));
     }
 
+    /** What the equipment data say, in the language of the request at hand. */
+    public String phrase(String said) {
+        return catalogue().phrase(said);
+    }
+
     /** The same as a sentence. */
     public String sentence(Message message) {
         return catalogue().sentence(message);
@@ -85,7 +95,7 @@ public class Words {
     /** In JSON a message is its words. */
     @Bean
     static JsonMapperBuilderCustomizer messagesAreWords(Words words) {
-        return builder -> builder.addModule(new SimpleModule("messages").addSerializer(new Told(words)).addSerializer(new InTheirUnits(words)));
+        return builder -> builder.annotationIntrospector(new Phrases(words)).addModule(new SimpleModule("messages").addSerializer(new Told(words)).addSerializer(new InTheirUnits(words)));
     }
 
     private static final class Told extends StdSerializer<Message> {
@@ -120,6 +130,43 @@ public class Words {
         @Override
         public void serialize(Measured measured, JsonGenerator to, SerializationContext context) {
             to.writeNumber(words.catalogue().measures().shown(measured.mode(), measured.value()));
+        }
+    }
+
+    /** Text that is marked as a phrase is told in the language of the person. */
+    private static final class Phrases extends JacksonAnnotationIntrospector {
+
+        private static final long serialVersionUID = 1;
+
+        private final transient Words words;
+
+        Phrases(Words words) {
+            this.words = words;
+        }
+
+        @Override
+        public @Nullable Object findSerializer(MapperConfig<?> config, Annotated annotated) {
+            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() == String.class ? new Phrased(words) : super.findSerializer(config, annotated);
+        }
+
+        @Override
+        public @Nullable Object findContentSerializer(MapperConfig<?> config, Annotated annotated) {
+            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() != String.class ? new Phrased(words) : super.findContentSerializer(config, annotated);
+        }
+    }
+
+    private static final class Phrased extends StdSerializer<String> {
+
+        private final Words words;
+
+        Phrased(Words words) {
+            super(String.class);
+            this.words = words;
+        }
+
+        @Override
+        public void serialize(String phrase, JsonGenerator to, SerializationContext context) {
+            to.writeString(words.phrase(phrase));
         }
     }
 }
