@@ -3,7 +3,11 @@ import type { Job } from '../api/client'
 import { tell } from '../words/words'
 
 defineProps<{ jobs: Job[]; dated?: boolean }>()
-const words: Record<Job['state'], string> = { PLANNED: tell('jobList.toDo'), OPEN: 'open', CLOSED: 'closed' }
+const words: Record<Job['state'], string> = {
+  PLANNED: tell('jobList.toDo'),
+  OPEN: tell('common.open'),
+  CLOSED: tell('common.closed'),
+}
 </script>
 
 <template>

@@ -35,7 +35,7 @@ const schools: Record<Policy['school'], string> = {
 }
 
 const changers: Record<NonNullable<Policy['changers']>, string> = {
-  EVERYBODY: 'everybody',
+  EVERYBODY: tell('policyView.everybody'),
   AT_WORK: tell('policyView.whoeverMadeItForA'),
   LEAD: tell('policyView.theLeadAlone'),
 }

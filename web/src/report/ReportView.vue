@@ -12,7 +12,7 @@ import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import ReportFiles from './ReportFiles.vue'
 import ReportLines from './ReportLines.vue'
-import { tell } from '../words/words'
+import { language, tell } from '../words/words'
 
 const props = defineProps<{ id: string }>()
 const { visit, page, error } = useVisit(() => props.id)
@@ -32,8 +32,12 @@ const happened: Record<Visit['events'][number]['kind'], string> = {
 }
 const { zone } = useMe()
 const moment = (at: string) =>
-  new Date(at).toLocaleString('en-GB', { timeZone: zone.value, dateStyle: 'medium', timeStyle: 'short' })
-const states = { GOOD: 'good', BAD: tell('reportView.notGood'), MISSING: 'missing' }
+  new Date(at).toLocaleString(language() === 'en' ? 'en-GB' : language(), {
+    timeZone: zone.value,
+    dateStyle: 'medium',
+    timeStyle: 'short',
+  })
+const states = { GOOD: tell('reportView.good'), BAD: tell('reportView.notGood'), MISSING: tell('proveItem.missing') }
 const { data: report, error: unfound } = useQuery({
   queryKey: ['visit', props.id, 'report', computed(() => page.value?.entries)],
   queryFn: () => answer<Report>(api.GET('/api/visits/{id}/report', { params: { path: { id: props.id } } })),

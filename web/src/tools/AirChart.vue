@@ -9,9 +9,9 @@ const figure = ref<HTMLElement>()
 const { width, height } = useSheet(figure, { least: 300, most: 460, share: 0.66 })
 const on = computed(() => sheet(width.value, height.value))
 const states = computed(() => [
-  { id: 'outdoor', word: 'outdoors', air: props.air.outdoor, shape: 'circle', below: true },
-  { id: 'returned', word: 'return', air: props.air.returned, shape: 'square' },
-  { id: 'mixed', word: 'mixed', air: props.air.mixed, shape: 'cross' },
+  { id: 'outdoor', word: tell('airChart.outdoors'), air: props.air.outdoor, shape: 'circle', below: true },
+  { id: 'returned', word: tell('airChart.return'), air: props.air.returned, shape: 'square' },
+  { id: 'mixed', word: tell('airChart.mixed'), air: props.air.mixed, shape: 'cross' },
 ])
 </script>
 

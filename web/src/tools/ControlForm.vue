@@ -8,13 +8,13 @@ type Function = components['schemas']['TerminalInput']['function']
 const props = defineProps<{ title: string; outputs?: boolean }>()
 const control = defineModel<Control>({ required: true })
 const functions: Record<Function, string> = {
-  COOL: 'cooling',
+  COOL: tell('controlForm.cooling'),
   COOL_SECOND: tell('controlForm.cooling2'),
-  HEAT: 'heating',
+  HEAT: tell('controlForm.heating'),
   HEAT_SECOND: tell('controlForm.heating2'),
-  FAN: 'fan',
+  FAN: tell('controlForm.fan'),
   REVERSE: tell('controlForm.reversingValve'),
-  DRY: 'drying',
+  DRY: tell('controlForm.drying'),
   SHUT_DOWN: tell('controlForm.shutDown'),
 }
 const taken = (f: string) => control.value.terminals.some((t) => t.function === f)

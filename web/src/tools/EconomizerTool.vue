@@ -47,9 +47,9 @@ const numbers: {
   { key: 'altitudeFt', label: tell('economizerTool.heightFt') },
 ]
 const states: { word: string; of: (air: Air) => AirState }[] = [
-  { word: 'outdoors', of: (a) => a.outdoor },
-  { word: 'return', of: (a) => a.returned },
-  { word: 'mixed', of: (a) => a.mixed },
+  { word: tell('airChart.outdoors'), of: (a) => a.outdoor },
+  { word: tell('airChart.return'), of: (a) => a.returned },
+  { word: tell('airChart.mixed'), of: (a) => a.mixed },
 ]
 function why(air: Air) {
   const than = {

@@ -25,7 +25,7 @@ const usual: Input = {
     ],
   },
   unit: {
-    label: 'rooftop',
+    label: tell('isolationTool.rooftop'),
     hot: 'R',
     common: 'C',
     ratedVa: 75,
@@ -47,7 +47,7 @@ const { result: view, problem } = useComputed('isolation', input, (now) =>
   answer<View>(api.POST('/api/tools/isolation', { body: now })),
 )
 const moving = ref<number | null>(null)
-const sides = { BUILDING: 'building', UNIT: 'unit' } as const
+const sides = { BUILDING: tell('isolationTool.building'), UNIT: tell('isolationTool.unit') } as const
 
 function land(wire: number, terminal: string) {
   input.value = { ...input.value, landings: { ...input.value.landings, [wire]: terminal } }

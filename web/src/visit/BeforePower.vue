@@ -38,7 +38,7 @@ const ways: { id: Way; label: string }[] = [
 ]
 const way = ref<Way>('tap')
 const typedPattern = ref('')
-const patterns = computed(() => [...new Set(current.value.chart.map((c) => c.pattern))])
+const patterns = computed(() => [...new Map(current.value.chart.map((c) => [c.pattern, c.says]))])
 const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
 const { data: checks } = useChecksBefore()
 /** So many looks at a time; the next come as they are answered. */
@@ -151,13 +151,13 @@ function say(s: Statement) {
             <h2 id="choose-title" class="h5">{{ tell('beforePower.orChooseWhatItShows') }}</h2>
             <div class="patterns">
               <button
-                v-for="pattern in patterns"
+                v-for="[pattern, says] in patterns"
                 :key="pattern"
                 type="button"
                 class="key"
                 @click="add({ kind: 'PATTERN', board: current.board, pattern })"
               >
-                {{ pattern }}
+                {{ says }}
               </button>
             </div>
             <form class="typed" @submit.prevent="add({ kind: 'PATTERN', board: current.board, pattern: typedPattern })">

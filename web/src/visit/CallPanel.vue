@@ -54,7 +54,7 @@ const other = ref(false)
     <section v-if="leaving.length" aria-labelledby="leave-title" data-test="leaving">
       <h3 id="leave-title" class="eyebrow">{{ tell('callPanel.outOfALockout') }}</h3>
       <p v-for="l in leaving" :key="l.pattern" class="one">
-        <strong>{{ l.pattern }}: {{ l.condition }}.</strong> {{ l.leaves }}
+        <strong>{{ l.says }}: {{ l.condition }}.</strong> {{ l.leaves }}
       </p>
     </section>
     <p class="caution">

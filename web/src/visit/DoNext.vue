@@ -31,12 +31,12 @@ const how = computed(() =>
 )
 const tag = computed(() =>
   props.purpose === 'SAFETY' && !props.chosen
-    ? 'FIRST'
+    ? tell('doNext.first')
     : props.chosen
-      ? 'CHOSEN'
+      ? tell('doNext.chosen')
       : props.purpose === 'PROVE'
         ? tell('doNext.toProveIt')
-        : 'NEXT',
+        : tell('doNext.next'),
 )
 const why = ref(false)
 const { data: plan } = usePlan(why)

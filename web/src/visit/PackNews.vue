@@ -9,7 +9,7 @@ defineProps<{ differences: NonNullable<Visit['newerPack']> }>()
 const { visit, goOver } = useHandle()
 const open = ref(false)
 const { problem, busy, attempt } = useAttempt()
-const words = { ADDED: 'new', CHANGED: 'changed', TAKEN_OUT: tell('packNews.takenOut') }
+const words = { ADDED: tell('packNews.new'), CHANGED: tell('packNews.changed'), TAKEN_OUT: tell('packNews.takenOut') }
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import { outcomes } from './outcomes'
 import { useHistory } from './useDetails'
-import { tell } from '../words/words'
+import { language, tell } from '../words/words'
 
 /** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
 const { visit, unit, page, add } = useHandle()
@@ -33,7 +33,7 @@ function alike(yes: boolean) {
   answer()
 }
 const day = (at?: string | null) =>
-  at ? new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }) : ''
+  at ? new Date(at).toLocaleDateString(language(), { day: 'numeric', month: 'long', year: 'numeric' }) : ''
 </script>
 
 <template>

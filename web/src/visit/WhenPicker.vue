@@ -5,7 +5,7 @@ import { tell } from '../words/words'
 
 const { when } = useHandle()
 const choices: { id: When | undefined; label: string }[] = [
-  { id: undefined, label: 'now' },
+  { id: undefined, label: tell('whenPicker.now') },
   { id: 'BEFORE_RESET', label: tell('whenPicker.beforeTheReset') },
   { id: 'LAST_NIGHT', label: tell('whenPicker.lastNight') },
   { id: 'EARLIER_VISIT', label: tell('whenPicker.atAnEarlierVisit') },

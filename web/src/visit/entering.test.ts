@@ -240,8 +240,8 @@ describe('the call', () => {
         lamps: [
           {
             chart: [
-              { pattern: '7 flashes', condition: 'lockout', leaves: 'It stays.' },
-              { pattern: '3 flashes', condition: 'limit open' },
+              { pattern: '7 flashes', says: '7 flashes', condition: 'lockout', leaves: 'It stays.' },
+              { pattern: '3 flashes', says: '3 flashes', condition: 'limit open' },
             ],
           },
         ],

@@ -1,7 +1,7 @@
 import { tell } from '../words/words'
 /** Numbers and times as they are shown; what they mean is decided by the server. */
 export function percent(p: number): string {
-  if (p > 0 && p < 0.01) return 'unlikely'
+  if (p > 0 && p < 0.01) return tell('format.unlikely')
   if (p < 1 && p > 0.99) return '>99%'
   return `${Math.round(p * 100)}%`
 }

@@ -311,9 +311,9 @@ describe('before the power', () => {
       label: 'board',
       marks: [],
       chart: [
-        { generation: '1', pattern: '3 flashes', condition: 'limit' },
-        { generation: '2', pattern: '3 flashes', condition: 'draft' },
-        { generation: '1', pattern: '4 flashes', condition: 'draft' },
+        { generation: '1', pattern: '3 flashes', says: '3 flashes', condition: 'limit' },
+        { generation: '2', pattern: '3 flashes', says: '3 flashes', condition: 'draft' },
+        { generation: '1', pattern: '4 flashes', says: '4 flashes', condition: 'draft' },
       ],
     },
   ]

@@ -141,7 +141,7 @@ final class LogLines {
         if (!lamp.isEmpty()) {
             return Message.of("log.weight", lamp.get(0).pattern(), new Message.Share(lamp.get(0).weight()));
         } else if (entry instanceof Entry.Pattern pattern) {
-            return Message.said(pattern.pattern());
+            return new Message.Lamp(pattern.pattern());
         } else if (entry instanceof Entry.Note note) {
             return Message.said(note.text());
         } else if (entry instanceof Entry.SetTo set) {
@@ -277,7 +277,7 @@ final class LogLines {
     /** The likeliest patterns of a board's lamp, and none of them. */
     List<CasePage.Weight> weights(String board, LampDecoder.Decoding decoding) {
         List<CasePage.Weight> weights = new ArrayList<>();
-        decoding.weights().forEach((pattern, weight) -> weights.add(new CasePage.Weight(Message.said(pattern.text()),
+        decoding.weights().forEach((pattern, weight) -> weights.add(new CasePage.Weight(new Message.Lamp(pattern.text()),
                 condition(board, pattern), weight)));
         weights.add(new CasePage.Weight(Message.of("lamp.none"), Message.of("lamp.count-again"), decoding.none()));
         weights.sort(Comparator.comparingDouble(w -> -w.weight()));
@@ -302,9 +302,9 @@ final class LogLines {
             return decoding.none() > MOSTLY ? Message.of("lamp.unknown", Message.of("lamp.seen"), board, Message.NOTHING) : Message.NOTHING;
         }
         LampPattern seen = lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElse(LampPattern.OFF);
-        List<Message> near = chart.patterns().stream().filter(seen::miscounted).map(pattern -> Message.of("lamp.near-one", Message.said(pattern.text()),
+        List<Message> near = chart.patterns().stream().filter(seen::miscounted).map(pattern -> Message.of("lamp.near-one", new Message.Lamp(pattern.text()),
                 condition(lamp.board(), pattern))).toList();
-        return chart.patterns().contains(seen) ? Message.NOTHING : Message.of("lamp.unknown", Message.said(seen.text()), board,
+        return chart.patterns().contains(seen) ? Message.NOTHING : Message.of("lamp.unknown", new Message.Lamp(seen.text()), board,
                 near.isEmpty() ? Message.NOTHING : Message.of("lamp.near", Message.items(Message.Joint.SEMICOLON, near)));
     }
 

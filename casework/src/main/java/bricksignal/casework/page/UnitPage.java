@@ -49,9 +49,10 @@ public record UnitPage(String key, String pack, @Phrase String title, @Phrase St
     /**
      * A line of the chart on the door.
      *
+     * @param says the pattern in the words of the person
      * @param leaves how the board leaves the state that it shows so; null where that is no stop
      */
-    public record ChartCode(String pattern, @Phrase String condition, boolean blinks, String generation, @Nullable Message leaves) {
+    public record ChartCode(String pattern, Message says, @Phrase String condition, boolean blinks, String generation, @Nullable Message leaves) {
     }
 
     /** A point to probe. */
@@ -136,6 +137,6 @@ public record UnitPage(String key, String pack, @Phrase String title, @Phrase St
         List<String> marks = chart.patterns().stream().flatMap(p -> p.marks().stream()).filter(m -> !m.isEmpty()).distinct()
                 .toList();
         return new BoardLamp(board, model.boardLabel(board), marks, chart.generations().stream().flatMap(g -> g.codes().stream()
-                .map(c -> new ChartCode(c.pattern().text(), c.meaning(), c.pattern().blinks(), g.name(), CallLines.leaves(unit, board, c)))).toList());
+                .map(c -> new ChartCode(c.pattern().text(), new Message.Lamp(c.pattern().text()), c.meaning(), c.pattern().blinks(), g.name(), CallLines.leaves(unit, board, c)))).toList());
     }
 }

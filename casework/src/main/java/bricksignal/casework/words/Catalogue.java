@@ -23,6 +23,7 @@ public final class Catalogue {
 
     /** What can hurt somebody, by key: what to mind and what to do, not the names of it. */
     private static final List<String> CAUTIONS = List.of("hazard.", "stop.", "change.caution.", "needs.", "notice.", "judgement.bridged", "judgement.fuse-too-big", "defer");
+    private static final String LAMP = "lamp.word.";
     private static final String CALCULATION = "tuning.";
     private static final List<String> CAUTIONS_OF_A_CALCULATION = List.of(".caution", ".stop-");
     private static final List<String> NAMES = List.of(".name", ".what", ".title", ".told", ".signed", ".refused", ".risk", ".next");
@@ -177,6 +178,8 @@ public final class Catalogue {
                     : filled("amount", List.of(digits, unit(amount.mode())));
         } else if (message instanceof Message.Unit unit) {
             return unit.onlyOther() ? measures.unit(unit.mode()).orElse("") : unit(unit.mode());
+        } else if (message instanceof Message.Lamp lamp) {
+            return String.join(" ", List.of(lamp.pattern().split(" ")).stream().map(token -> words.containsKey(LAMP + token) ? word(LAMP + token) : token).toList());
         } else if (message instanceof Message.Number number) {
             return Digits.of(number.value());
         } else if (message instanceof Message.Money money) {

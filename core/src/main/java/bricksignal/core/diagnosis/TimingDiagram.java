@@ -1,6 +1,7 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,11 +30,11 @@ public record TimingDiagram(double from, double to, double callAt, List<Line> ch
     }
 
     /** One channel. */
-    public record Line(String id, String label, List<Stretch> expected, List<Stretch> believed) {
+    public record Line(String id, @Phrase String label, List<Stretch> expected, List<Stretch> believed) {
     }
 
     /** A stage of the nominal run. */
-    public record Named(String id, String label, String seen, double from, double to) {
+    public record Named(String id, @Phrase String label, @Phrase String seen, double from, double to) {
     }
 
     /** The timing diagram of a diagnosis, around the usual call. */

@@ -38,6 +38,10 @@ public sealed interface Message {
     record Unit(MeterMode mode, boolean onlyOther) implements Message {
     }
 
+    /** What a lamp shows, as a chart writes it: {@code red 2 flashes}. */
+    record Lamp(String pattern) implements Message {
+    }
+
     /** A bare number. */
     record Number(double value) implements Message {
     }

@@ -1,0 +1,120 @@
+package bricksignal.server;
+
+import static bricksignal.server.Client.entry;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** Pages, files and errors in the language and the units of the person; what is kept for all is kept in one. */
+@ExtendWith(RunningServer.class)
+class LanguageTest {
+
+    private static final String SPANISH = "es-u-ms-metric";
+
+    private final RunningServer.Instance server;
+    private Client ines;
+
+    LanguageTest(RunningServer.Instance server) {
+        this.server = server;
+    }
+
+    @BeforeEach
+    void logIn() {
+        ines = server.logIn("ines");
+    }
+
+    @AfterEach
+    void asBefore() {
+        ines.put("/api/me", Map.of("locale", "en-u-ms-ussystem", "hand", "RIGHT"));
+    }
+
+    @Test
+    void choiceIsKeptWithThePerson() {
+        assertThat(ines.get("/api/me").json().get("hand").asString()).isEqualTo("RIGHT");
+        JsonNode chosen = ines.put("/api/me", Map.of("locale", SPANISH, "hand", "LEFT")).json();
+        assertThat(chosen.get("locale").asString()).isEqualTo(SPANISH);
+        JsonNode again = server.logIn("ines").get("/api/me").json();
+        assertThat(again.get("locale").asString()).isEqualTo(SPANISH);
+        assertThat(again.get("hand").asString()).isEqualTo("LEFT");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "spanish", "es-u-ms-furlong", "es; drop table account", "e"})
+    void languageThatIsNoneIsRefusedWithItsField(String nonsense) {
+        Client.Reply refused = ines.put("/api/me", Map.of("locale", nonsense, "hand", "RIGHT"));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body()).contains("locale").contains("such as en-u-ms-ussystem");
+    }
+
+    @Test
+    void pagesAreToldInTheLanguageOfThePersonAndCautionsWithTheEnglishBeside() {
+        String visit = ines.job("no heat");
+        Client spanish = ines.with("Cookie", "locale=" + SPANISH);
+        JsonNode page = spanish.opened(visit);
+        assertThat(page.get("page").toString()).contains("transformador", "[").doesNotContain("\"Expected ");
+        assertThat(page.get("unit").get("title").asString()).startsWith("Calefactor de gas de una etapa");
+        assertThat(page.get("unit").get("defer").asString()).startsWith("Las instrucciones del fabricante").endsWith("Safeties are never bypassed to run a unit.]");
+        assertThat(ines.opened(visit).get("unit").get("title").asString()).as("nobody else's").startsWith("Single-stage gas furnace");
+    }
+
+    @Test
+    void amountsAreShownAndTypedInTheUnitsOfThePerson() {
+        String visit = ines.job("no heat");
+        Client metric = ines.with("Cookie", "locale=en-u-ms-metric");
+        metric.add(visit, entry("READING", "test", "draft-gauge", "reading", "250 Pa"));
+        assertThat(metric.opened(visit).get("page").get("log").toString()).contains("250 Pa");
+        assertThat(ines.opened(visit).get("page").get("log").toString()).as("stored once, told to each in their own").contains("1 in. w.c.");
+    }
+
+    /** A browser that was tampered with, or an older one, gets the program in English rather than an error. */
+    @ParameterizedTest
+    @ValueSource(strings = {"locale=xx", "locale=%00", "locale=" + "es-u-ms-metric-" + "aaaaaaaa-aaaaaaaa-aaaaaaaa", "locale=../../etc"})
+    void cookieThatIsNoLanguageIsPassedOver(String cookie) {
+        Client.Reply reply = ines.with("Cookie", cookie).get("/api/packs");
+        assertThat(reply.status()).isEqualTo(200);
+    }
+
+    @Test
+    void whatACustomerSaysIsUnderstoodInEitherLanguageWhicheverIsSpoken() {
+        String unit = ines.newUnit("f1-furnace");
+        Client spanish = ines.with("Cookie", "locale=" + SPANISH);
+        assertThat(heard(ines, unit, "el soplador nunca para")).contains("The fan never stops");
+        assertThat(heard(spanish, unit, "Blower never stops")).contains("El ventilador nunca para");
+        for (String danger : new String[] {"I smell gas here", "huele a gas aquí"}) {
+            for (Client who : new Client[] {ines, spanish}) {
+                assertThat(who.post("/api/jobs", Map.of("unitId", unit, "complaint", danger)).status()).as(danger).isEqualTo(409);
+            }
+        }
+    }
+
+    private static String heard(Client client, String unit, String complaint) {
+        return client.get("/api/units/" + unit + "/statements?complaint=" + URLEncoder.encode(complaint, StandardCharsets.UTF_8)).json().get("understood").toString();
+    }
+
+    @Test
+    void verdictIsKeptForTheRecordInOneLanguage() {
+        String visit = ines.job("no heat");
+        Client spanish = ines.with("Cookie", "locale=" + SPANISH);
+        assertThat(spanish.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "dejado como estaba")).status()).isLessThan(300);
+        assertThat(ines.get("/api/visits/" + visit).body()).contains("dejado como estaba");
+        assertThat(ines.get("/api/jobs/record?search=Shed").body()).doesNotContain("sin comprobar");
+    }
+
+    @Test
+    void filesAreInTheLanguageOfThePersonToo() {
+        String visit = ines.job("no heat");
+        ines.add(visit, entry("NOTE", "text", "looked at"));
+        Client spanish = ines.with("Cookie", "locale=" + SPANISH);
+        assertThat(new String(spanish.bytes("/api/visits/" + visit + "/readings.csv"), StandardCharsets.UTF_8)).contains("Nota");
+        assertThat(new String(ines.bytes("/api/visits/" + visit + "/readings.csv"), StandardCharsets.UTF_8)).contains("Note");
+    }
+}
