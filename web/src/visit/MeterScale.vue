@@ -102,6 +102,7 @@ const mark = computed(() =>
 }
 .ends span {
   position: absolute;
+  white-space: nowrap;
   transform: translateX(-50%);
 }
 @media (prefers-reduced-motion: reduce) {

@@ -49,9 +49,9 @@ const paneSequence = ref<HTMLElement>()
 const panePoints = ref<HTMLElement>()
 const paneSuspects = ref<HTMLElement>()
 const panes = [
-  { name: 'sequence', el: paneSequence },
-  { name: 'circuit', el: panePoints },
-  { name: 'causes', el: paneSuspects },
+  { name: tell('workView.sequence2'), el: paneSequence },
+  { name: tell('workView.circuit3'), el: panePoints },
+  { name: tell('workView.causes'), el: paneSuspects },
 ]
 const show = (pane?: HTMLElement) => pane?.scrollIntoView({ inline: 'start', block: 'nearest', behavior: 'smooth' })
 const { seconds, place, end } = useCallClock(String(route.params.id))

@@ -12,12 +12,14 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -30,6 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class WordsOnScreenTest {
 
     private static final Pattern LIKE_AN_ID = Pattern.compile("(?<![\\w/.-])[a-z]+[a-z0-9]*(?:-[a-z0-9]+)+(?![\\w-])");
+    private static final List<String> BUSY = List.of("Loading", "Drawing.", "Cargando", "Dibujando.");
     private static final int FAMILIES = 3;
     private static final Set<String> COMPOUNDS = compounds();
 
@@ -56,7 +59,18 @@ class WordsOnScreenTest {
     @ParameterizedTest
     @MethodSource("families")
     void noViewShowsANameOfOurs(String family) {
+        assertThat(namesOfOurs(family, "en")).isEmpty();
+    }
+
+    /** In Spanish neither, and nothing there is told in the English of the program. */
+    @Test
+    void noViewShowsANameOfOursInSpanish() {
+        assertThat(namesOfOurs(families().findFirst().orElseThrow(), "es")).isEmpty();
+    }
+
+    private Set<String> namesOfOurs(String family, String language) {
         Client ines = server.logIn("ines");
+        ines.put("/api/me", Map.of("locale", language, "hand", "RIGHT"));
         String visit = ines.job(family, "It does not run.");
         ines.add(visit, entry("NOTE", "text", "looked at"));
         Set<String> found = new LinkedHashSet<>();
@@ -66,7 +80,7 @@ class WordsOnScreenTest {
             for (String step : List.of("before", "power", "work", "drawing", "verdict", "ways", "change", "settings", "prove", "report")) {
                 browser.go("/visits/" + visit + "/" + step);
                 browser.see("main h1, main h2, [data-test=sheet]");
-                browser.waitFor(() -> !browser.text("main").contains("Loading") && !browser.text("main").contains("Drawing."));
+                browser.waitFor(() -> BUSY.stream().noneMatch(browser.text("main")::contains));
                 Matcher tokens = LIKE_AN_ID.matcher(browser.text("main"));
                 while (tokens.find()) {
                     if (!COMPOUNDS.contains(tokens.group())) {
@@ -75,6 +89,7 @@ class WordsOnScreenTest {
                 }
             }
         }
-        assertThat(found).isEmpty();
+        ines.put("/api/me", Map.of("locale", "en", "hand", "RIGHT"));
+        return found;
     }
 }
