@@ -2,14 +2,28 @@ import vue from '@vitejs/plugin-vue'
 import { BootstrapVueNextResolver } from 'bootstrap-vue-next/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { defineConfig } from 'vitest/config'
+import { readFileSync } from 'node:fs'
 import { compile } from './src/words/compile'
 
-/** Catalogues are taken apart by the build. */
+const keys = Object.keys(
+  JSON.parse(readFileSync(new URL('src/words/en.json', import.meta.url), 'utf8')) as object,
+).sort()
+let built = false
+/** The build takes catalogues apart, and leaves of a key its place: names are for those who write. */
 const words = {
   name: 'words',
   enforce: 'pre' as const,
-  transform: (code: string, id: string) =>
-    /src\/words\/\w+\.json$/.test(id) ? JSON.stringify(compile(JSON.parse(code))) : undefined,
+  configResolved: (config: { command: string }) => {
+    built = config.command === 'build'
+  },
+  transform: (code: string, id: string) => {
+    if (/src\/words\/\w+\.json$/.test(id)) {
+      const compiled = compile(JSON.parse(code) as Record<string, string>)
+      return JSON.stringify(built ? keys.map((key) => compiled[key]) : compiled)
+    }
+    if (!built || !/\.(vue|ts)$/.test(id.split('?')[0]!)) return undefined
+    return code.replace(/\btell\(\s*'(\w+\.\w+)'/g, (_, key: string) => `tell(${keys.indexOf(key)}`)
+  },
 }
 
 export default defineConfig({

@@ -7,9 +7,7 @@ onMounted(apply)
 </script>
 
 <template>
-  <BApp>
-    <RouterView v-slot="{ Component, route }">
-      <component :is="Component" :key="String(route.params.id ?? route.params.name ?? '')" />
-    </RouterView>
-  </BApp>
+  <RouterView v-slot="{ Component, route }">
+    <component :is="Component" :key="String(route.params.id ?? route.params.name ?? '')" />
+  </RouterView>
 </template>

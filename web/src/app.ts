@@ -1,12 +1,10 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
-import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router'
 import './theme/index.scss'
 
 createApp(App)
-  .use(createPinia())
   .use(router)
   .use(VueQueryPlugin, {
     queryClientConfig: {

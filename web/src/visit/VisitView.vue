@@ -1,20 +1,22 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import { computed, onMounted, onUnmounted, provide, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, onUnmounted, provide, ref } from 'vue'
 import { Problem } from '../api/client'
 import { useLoggedOut } from '../api/useTrouble'
 import { useVisit } from '../api/useVisit'
 import TopBar from '../common/TopBar.vue'
 import { clock, percent, timeOfDay } from './format'
 import { visitKey } from './handle'
-import KeyHelp from './KeyHelp.vue'
 import LoginInPlace from './LoginInPlace.vue'
-import PackNews from './PackNews.vue'
 import RefusedEntries from './RefusedEntries.vue'
 import DangerList from './DangerList.vue'
-import ReopenVisit from './ReopenVisit.vue'
 import StopPanel from './StopPanel.vue'
 import { tell } from '../words/words'
+
+// seldom seen: loaded when they are
+const KeyHelp = defineAsyncComponent(() => import('./KeyHelp.vue'))
+const PackNews = defineAsyncComponent(() => import('./PackNews.vue'))
+const ReopenVisit = defineAsyncComponent(() => import('./ReopenVisit.vue'))
 
 const props = defineProps<{ id: string }>()
 const handle = useVisit(() => props.id)
@@ -127,7 +129,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
       </details>
     </template>
     <RouterView v-else />
-    <KeyHelp v-model="help" />
+    <KeyHelp v-if="help" v-model="help" />
   </div>
   <main v-else-if="handle.visit.value" class="page" data-test="raw">
     <h1 class="h4">{{ tell('visitView.thisVisitCanOnlyBe') }}</h1>
