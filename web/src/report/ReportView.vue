@@ -8,6 +8,7 @@ import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { percent, timeOfDay } from '../visit/format'
 import { outcomes } from '../visit/outcomes'
+import RungView from '../visit/RungView.vue'
 import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import ReportFiles from './ReportFiles.vue'
@@ -79,6 +80,10 @@ const { data: report, error: unfound } = useQuery({
           <strong>{{ tell('reportView.damagedByIt') }}</strong> {{ v.damaged.join(', ') }}
         </p>
       </section>
+      <template v-if="report.rung.length">
+        <h2 class="h5">{{ tell('verdictView.whereItSits') }}</h2>
+        <RungView :steps="report.rung" closed />
+      </template>
       <h2 class="h5">{{ tell('reportView.readings') }}</h2>
       <ReportLines v-if="report.measured.length" :lines="report.measured" good />
       <p v-else class="soft">{{ tell('reportView.nothingWasMeasured') }}</p>

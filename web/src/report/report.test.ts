@@ -35,6 +35,7 @@ const report = {
   found: [verdict],
   measured: [],
   diagram: {},
+  rung: [],
   taps: [],
   done: [],
   settings: [],

@@ -45,6 +45,15 @@ const { data: checks } = useChecksBefore()
 const AT_A_TIME = 3
 const allLooks = ref(false)
 const asked = computed(() => (allLooks.value ? checks.value : checks.value?.slice(0, AT_A_TIME)) ?? [])
+/** What can be answered in one tap: a danger is answered by itself. */
+const harmless = computed(() => asked.value.filter((c) => !c.danger))
+const yesNo = (yes: boolean) => (yes ? tell('common.yes') : tell('common.no'))
+const saying = ref(false)
+async function allNormal() {
+  saying.value = true
+  for (const c of harmless.value) await add({ kind: 'ANSWER', test: c.id, yes: c.healthy })
+  saying.value = false
+}
 const more = computed(() => (checks.value?.length ?? 0) - asked.value.length)
 const complaints = computed(() => unit.value!.complaints)
 const { data: heard } = useUnderstood()
@@ -237,6 +246,16 @@ function say(s: Statement) {
             </li>
           </template>
         </ul>
+        <button
+          v-if="!closed && harmless.length > 1"
+          type="button"
+          class="key"
+          data-test="all-normal"
+          :disabled="saying"
+          @click="allNormal"
+        >
+          {{ tell('beforePower.allNormal', { answers: harmless.map((c) => yesNo(c.healthy)).join(' · ') }) }}
+        </button>
         <button v-if="!closed && more" type="button" class="key quiet" data-test="more-looks" @click="allLooks = true">
           {{ tell('beforePower.more', { more }) }}
         </button>

@@ -12,6 +12,7 @@ import {
   type Proving,
   type Repair,
   type Setting,
+  type LookLine,
   type TestLine,
   type TestView,
   type Quote,
@@ -34,7 +35,7 @@ export const useChains = () =>
   useDetail('chains', (id) => answer<Chain[]>(api.GET('/api/visits/{id}/chains', { params: { path: { id } } })))
 
 export const useChecksBefore = () =>
-  useDetail('before', (id) => answer<TestLine[]>(api.GET('/api/visits/{id}/before', { params: { path: { id } } })))
+  useDetail('before', (id) => answer<LookLine[]>(api.GET('/api/visits/{id}/before', { params: { path: { id } } })))
 
 /** What the complaint says of what was noticed. */
 export function useUnderstood() {

@@ -379,6 +379,27 @@ describe('before the power', () => {
     expect(page.find('[data-test=more-looks]').exists()).toBe(false)
   })
 
+  it('answers all that is as in a healthy unit in one tap, and never a danger', async () => {
+    answers.before = [
+      { id: 'danger.gas-smell', instruction: 'Gas?', healthy: false, danger: true },
+      { id: 'see-hose', instruction: 'Hose off?', healthy: false, danger: false },
+      { id: 'hear-blower', instruction: 'Blower running?', healthy: true, danger: false },
+    ]
+    const page = shown(BeforePower, {
+      unit: ref({ lamps, complaints: [], cautions: [] }),
+      page: computed(() => ({ entries: 0, log: [], powerCycled: false })),
+    })
+    await flushPromises()
+    expect(page.get('[data-test=all-normal]').text()).toBe('All as in a healthy unit: No · Yes')
+    add.mockClear()
+    await page.get('[data-test=all-normal]').trigger('click')
+    await flushPromises()
+    expect(add.mock.calls.map(([entry]) => entry)).toEqual([
+      { kind: 'ANSWER', test: 'see-hose', yes: false },
+      { kind: 'ANSWER', test: 'hear-blower', yes: true },
+    ])
+  })
+
   it('asks what fails where several things can be called for, and takes it back by the same touch', async () => {
     answers.before = []
     const complaints = [

@@ -22,6 +22,8 @@ import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.When;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -230,5 +232,14 @@ class CaseTest {
         assertThat(before).contains("see-hose").doesNotContain("see-glow");
         assertThat(Details.before(with(FURNACE, HOSE, new Entry.Answer("see-hose", false))).stream().map(t -> t.id()))
                 .doesNotContain("see-hose");
+    }
+
+    /** One tap answers what is as in a healthy unit: a yes for what runs there, a no for what is broken, and never a danger. */
+    @Test
+    void looksBeforePowerSayWhatAHealthyUnitAnswers() {
+        Map<String, Details.LookLine> looks = Details.before(Case.of(FURNACE, Policy.defaults())).stream().collect(Collectors.toMap(Details.LookLine::id, look -> look));
+        assertThat(looks.get("see-hose").healthy()).as("no hose is off").isFalse();
+        assertThat(looks.values()).filteredOn(Details.LookLine::danger).extracting(Details.LookLine::id).containsExactly("danger.gas-smell");
+        assertThat(looks.values()).filteredOn(Details.LookLine::healthy).as("what runs in a healthy unit").isNotEmpty();
     }
 }

@@ -6,6 +6,7 @@ import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Observation;
+import bricksignal.core.diagnosis.Prediction;
 import bricksignal.core.diagnosis.advice.Advice;
 import bricksignal.core.diagnosis.advice.Plan;
 import bricksignal.core.diagnosis.plan.Planner;
@@ -31,6 +32,7 @@ public final class Details {
 
     private static final double WORTH_NAMING = 0.03;
     private static final int MOST_SUSPECTS = 3;
+    private static final double HALF = 0.5;
 
     private Details() {
     }
@@ -151,17 +153,31 @@ public final class Details {
                 TestPage.line(now.unit().pack(), next)).orElse(null))).toList();
     }
 
+    /**
+     * A look, a smell, a sound.
+     *
+     * @param healthy what it is in a healthy unit
+     * @param danger whether a yes ends the diagnosis: it is answered by itself
+     */
+    public record LookLine(String id, Message instruction, boolean healthy, boolean danger) {
+    }
+
+    private static LookLine look(Case now, Proposal proposal, boolean danger) {
+        boolean healthy = now.unit().pack().predictions().nominal(proposal.test()) instanceof Prediction.Chance chance && chance.yes() >= HALF;
+        return new LookLine(proposal.test().id(), Instruction.what(now.unit().model(), proposal.test()), healthy, danger);
+    }
+
     /** What is looked at, smelled and heard before the power is touched, most telling first. */
-    public static List<TestLine> before(Case now) {
+    public static List<LookLine> before(Case now) {
         UnitModel model = now.unit().model();
         String found = model.asFound().map(Moment::id).orElse("");
         List<Test.Check> checks = model.checks().stream().filter(c -> c.moment().equals(found)
                 && c.sense().onlyPerceives() && !now.diagnosis().answered(c) && now.mayBeMade(c)).toList();
-        Stream<TestLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Stand.AS_FOUND).stream()
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal));
+        Stream<LookLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Stand.AS_FOUND).stream()
+                .map(proposal -> look(now, proposal, true));
         return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Stand.AS_FOUND).stream()
                 .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
-                .map(proposal -> TestPage.line(now.unit().pack(), proposal))).toList();
+                .map(proposal -> look(now, proposal, false))).toList();
     }
 
     /** A temporary change that the circuit allows, by id. */

@@ -2,7 +2,9 @@ package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
 import bricksignal.casework.entry.Entry;
+import bricksignal.core.diagnosis.Observation;
 import bricksignal.core.diagnosis.TimingDiagram;
+import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.words.Message;
 import java.util.List;
 import java.util.function.Predicate;
@@ -21,12 +23,13 @@ import java.util.stream.Stream;
  * @param untested what never got power and was not tested, as people say it
  * @param diagram when everything comes and goes
  * @param taps what was seen of the sequence
+ * @param rung the rung of the ladder diagram around the likeliest cause; empty where no cause is named
  * @param cautions what to mind at this unit
  * @param defer what comes before anything that is said
  */
 public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine> measured, List<CasePage.LogLine> settings, List<CasePage.LogLine> done,
         List<CasePage.LogLine> change, List<CasePage.LogLine> notes, List<ProvingPage.Item> proving, List<String> untested, TimingDiagram diagram, List<CasePage.Tap> taps,
-        List<Message> cautions, Message defer) {
+        List<RungStep> rung, List<Message> cautions, Message defer) {
 
     /** The report of a case. */
     public static ReportPage of(Case now) {
@@ -37,8 +40,20 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
         return new ReportPage(found, lines(now, log, entry -> !isDone(entry) && !isSaid(entry)), lines(now, log, Entry.SetTo.class::isInstance),
                 lines(now, log, ReportPage::isDone), lines(now, log, entry -> entry instanceof Entry.OfTheWork
                 && !(entry instanceof Entry.Figure)), lines(now, log, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
-                found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), TimingDiagram.of(now.diagnosis()), Details.taps(now), unit.cautions(),
+                found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), TimingDiagram.of(now.diagnosis()), Details.taps(now), rung(now), unit.cautions(),
                 unit.defer());
+    }
+
+    /** Around what was found first, as it stood at the last reading; nothing where no cause is likely enough to be named. */
+    private static List<RungStep> rung(Case now) {
+        Case found = now.beforeRepairs().stream().findFirst().orElse(now);
+        Verdict.Status status = found.verdict().status();
+        if (status != Verdict.Status.PROVEN && status != Verdict.Status.INDICATED) {
+            return List.of();
+        }
+        String lastRead = found.diagnosis().observations().stream().flatMap(seen -> seen instanceof Observation.Reading reading ? Stream.of(reading.test().moment()) : Stream.<String>empty())
+                .reduce((first, last) -> last).orElse(found.unit().model().moments().get(0).id());
+        return new CircuitNow(found, lastRead).aroundTheLikeliest();
     }
 
     private static boolean isDone(Entry entry) {

@@ -1,20 +1,26 @@
 package bricksignal.server.record;
 
+import bricksignal.core.words.Message;
+import bricksignal.server.words.Words;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
+import org.thymeleaf.context.ITemplateContext;
+import org.thymeleaf.messageresolver.AbstractMessageResolver;
 import org.thymeleaf.templatemode.TemplateMode;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
@@ -28,7 +34,7 @@ public class Pdf {
 
     private final TemplateEngine templates = new TemplateEngine();
 
-    Pdf(@Value("${brick.warm}") boolean warm) {
+    Pdf(Words words, @Value("${brick.warm}") boolean warm) {
         CHATTER.setLevel(Level.SEVERE);
         ClassLoaderTemplateResolver files = new ClassLoaderTemplateResolver();
         files.setPrefix("templates/");
@@ -36,6 +42,7 @@ public class Pdf {
         files.setTemplateMode(TemplateMode.HTML);
         files.setCharacterEncoding("UTF-8");
         templates.setTemplateResolver(files);
+        templates.setMessageResolver(new OfTheCatalogue(words));
         if (warm) {
             warmUp();
         }
@@ -77,5 +84,25 @@ public class Pdf {
 
     private static InputStream font(String name) {
         return Objects.requireNonNull(Pdf.class.getResourceAsStream("/fonts/" + name), name);
+    }
+
+    /** What a template names stands in the catalogue, in the language of whoever asks for the document. */
+    private static final class OfTheCatalogue extends AbstractMessageResolver {
+
+        private final Words words;
+
+        OfTheCatalogue(Words words) {
+            this.words = words;
+        }
+
+        @Override
+        public String resolveMessage(ITemplateContext context, @Nullable Class<?> origin, String key, Object @Nullable [] parts) {
+            return words.of(Message.of(key, parts == null ? new Message[0] : Arrays.stream(parts).map(part -> Message.said(String.valueOf(part))).toArray(Message[]::new)));
+        }
+
+        @Override
+        public String createAbsentMessageRepresentation(ITemplateContext context, @Nullable Class<?> origin, String key, Object @Nullable [] parts) {
+            throw new IllegalArgumentException("the catalogue has no words for '" + key + "'");
+        }
     }
 }

@@ -265,7 +265,7 @@ class VisitController {
 
     /** What is looked at before the power is touched, most telling first. */
     @GetMapping("/api/visits/{id}/before")
-    List<TestLine> before(Principal principal, @PathVariable UUID id) {
+    List<Details.LookLine> before(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.before(open.now()));
     }
 
