@@ -3,6 +3,9 @@ package bricksignal.server;
 import static bricksignal.server.Client.entry;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.lowagie.text.pdf.PdfReader;
+import com.lowagie.text.pdf.parser.PdfTextExtractor;
+import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -107,6 +110,32 @@ class LanguageTest {
         assertThat(spanish.post("/api/visits/" + visit + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "dejado como estaba")).status()).isLessThan(300);
         assertThat(ines.get("/api/visits/" + visit).body()).contains("dejado como estaba");
         assertThat(ines.get("/api/jobs/record?search=Shed").body()).doesNotContain("sin comprobar");
+    }
+
+    /** Read with a library that did not write it. */
+    @Test
+    void reportOnPaperIsInTheLanguageOfThePersonWithTheRungAroundTheCause() throws IOException {
+        String visit = ines.job("no heat");
+        for (String reading : new String[] {"v.HSI.warm-up", "v.PSI.purge"}) {
+            ines.add(visit, entry("READING", "test", reading, "reading", reading.startsWith("v.PSI") ? "27.3" : "119"));
+        }
+        ines.add(visit, entry("ANSWER", "test", "see-glow", "yes", false));
+        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        String spanish = text(ines.with("Cookie", "locale=" + SPANISH).bytes("/api/visits/" + visit + "/report.pdf"));
+        assertThat(spanish).contains("Informe de servicio", "Queja:", "encendedor rajado", "Hallado", "Se espera", "Cliente").doesNotContain("Service report", "Complaint:");
+        String english = text(ines.bytes("/api/visits/" + visit + "/report.pdf"));
+        assertThat(english).contains("Service report", "Complaint:", "igniter cracked open", "Where it sits", "igniter plug");
+    }
+
+    private static String text(byte[] pdf) throws IOException {
+        try (PdfReader reader = new PdfReader(pdf)) {
+            PdfTextExtractor pages = new PdfTextExtractor(reader);
+            StringBuilder all = new StringBuilder();
+            for (int page = 1; page <= reader.getNumberOfPages(); page++) {
+                all.append(pages.getTextFromPage(page)).append('\n');
+            }
+            return all.toString();
+        }
     }
 
     @Test

@@ -60,6 +60,21 @@ class CatalogueTest {
         return keys;
     }
 
+    /** Keys as the documents name them; one that ends in a dot is the beginning of several. */
+    private static Set<String> keysInTheTemplates() throws IOException {
+        Set<String> keys = new TreeSet<>();
+        Pattern key = Pattern.compile("#\\{(?:\\$\\{')?(doc\\.[a-z.-]+)");
+        try (Stream<Path> files = Files.list(Path.of("../server/src/main/resources/templates"))) {
+            for (Path file : files.toList()) {
+                Matcher found = key.matcher(Files.readString(file));
+                while (found.find()) {
+                    keys.add(found.group(1));
+                }
+            }
+        }
+        return keys;
+    }
+
     private static List<String> keysOf(String file) {
         List<String> keys = new ArrayList<>();
         file.lines().filter(line -> line.contains("=") && !line.startsWith("#")).forEach(line -> keys.add(line.substring(0,
@@ -88,6 +103,7 @@ class CatalogueTest {
     @Test
     void everyKeyOfTheCatalogueIsUsed() throws IOException {
         Set<String> named = keysInTheSources();
+        named.addAll(keysInTheTemplates());
         List<String> unused = ENGLISH.keys().stream().filter(key -> !named.contains(key) && named.stream().noneMatch(beginning ->
                 beginning.endsWith(".") && key.startsWith(beginning)) && !key.startsWith("test.watch.") && !key.startsWith("test.S"))
                 .sorted().toList();
