@@ -249,7 +249,7 @@ function say(s: Statement) {
         <button
           v-if="!closed && harmless.length > 1"
           type="button"
-          class="key"
+          class="key mt-2"
           data-test="all-normal"
           :disabled="saying"
           @click="allNormal"

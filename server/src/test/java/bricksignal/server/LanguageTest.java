@@ -125,6 +125,7 @@ class LanguageTest {
         assertThat(spanish).contains("Informe de servicio", "Queja:", "encendedor rajado", "Hallado", "Se espera", "Cliente").doesNotContain("Service report", "Complaint:");
         String english = text(ines.bytes("/api/visits/" + visit + "/report.pdf"));
         assertThat(english).contains("Service report", "Complaint:", "igniter cracked open", "Where it sits", "igniter plug");
+        assertThat(english.substring(english.indexOf("Where it sits"), english.indexOf("Readings"))).as("volts found beside volts expected").contains("119 V AC").doesNotContain("OL (open)", "0 V AC 0 V AC");
     }
 
     private static String text(byte[] pdf) throws IOException {

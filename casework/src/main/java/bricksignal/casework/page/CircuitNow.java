@@ -49,7 +49,7 @@ final class CircuitNow {
         this.standing = now.unit().at(moment).solution();
         Diagnosis diagnosis = now.diagnosis();
         for (Observation observation : diagnosis.observations()) {
-            if (observation instanceof Observation.Reading reading && reading.test().place() instanceof Place.Across across) {
+            if (observation instanceof Observation.Reading reading && reading.test().place() instanceof Place.Across across && !reading.test().mode().dead()) {
                 found.put(across.red(), new Message.Amount(reading.test().mode(), reading.value()));
             }
         }

@@ -44,14 +44,14 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
                 unit.defer());
     }
 
-    /** Around what was found first, as it stood at the last reading; nothing where no cause is likely enough to be named. */
+    /** Around what was found first, as it stood at the last reading under power; nothing where no cause is likely enough to be named. */
     private static List<RungStep> rung(Case now) {
         Case found = now.beforeRepairs().stream().findFirst().orElse(now);
         Verdict.Status status = found.verdict().status();
         if (status != Verdict.Status.PROVEN && status != Verdict.Status.INDICATED) {
             return List.of();
         }
-        String lastRead = found.diagnosis().observations().stream().flatMap(seen -> seen instanceof Observation.Reading reading ? Stream.of(reading.test().moment()) : Stream.<String>empty())
+        String lastRead = found.diagnosis().observations().stream().flatMap(seen -> seen instanceof Observation.Reading reading && !reading.test().mode().dead() ? Stream.of(reading.test().moment()) : Stream.<String>empty())
                 .reduce((first, last) -> last).orElse(found.unit().model().moments().get(0).id());
         return new CircuitNow(found, lastRead).aroundTheLikeliest();
     }
