@@ -69,7 +69,7 @@ async function leave() {
     <button class="key quiet" type="button" @click="toggle">
       {{ theme === 'closet' ? tell('topBar.daylight') : tell('topBar.closet') }}
     </button>
-    <RouterLink v-if="me.data.value" class="key quiet" to="/me" :aria-label="me.data.value.name" data-test="me">
+    <RouterLink v-if="me.data.value" class="key quiet" to="/me" data-test="me">
       <span class="name">{{ me.data.value.name }}</span><span class="initials" aria-hidden="true">{{ initials }}</span>
     </RouterLink>
     <button v-if="me.data.value" class="key quiet" type="button" @click="leave">
@@ -118,9 +118,16 @@ async function leave() {
   .initials {
     display: inline;
   }
-  .word,
-  .name {
+  .word {
     display: none;
+  }
+  /* read aloud whole, shown as initials */
+  .name {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
   .bar {
     padding-inline: 0.5rem;
