@@ -42,9 +42,11 @@ class LanguageTest {
             other.logIn("ines");
             other.waitFor(() -> String.valueOf(other.driver().executeScript("return document.documentElement.lang")).equals("es"));
             other.go("/visits/" + visit + "/before");
-            assertThat(other.text("main")).contains("Deje la corriente conectada.", "¿Huele a gas en el cuarto o en el equipo?");
+            other.waitFor(() -> other.text("main").contains("¿Huele a gas en el cuarto o en el equipo?"));
+            assertThat(other.text("main")).contains("Deje la corriente conectada.");
             other.go("/visits/" + visit + "/report");
-            assertThat(other.text("main")).contains("Informe de servicio", "Queja:");
+            other.waitFor(() -> other.text("main").contains("Informe de servicio"));
+            assertThat(other.text("main")).contains("Queja:");
             assertThat(other.driver().executeScript("return document.documentElement.dataset.hand")).isEqualTo("LEFT");
         }
     }
