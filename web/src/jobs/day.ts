@@ -1,4 +1,5 @@
-import { language } from '../words/words'
+import { dates, tell } from '../words/words'
+
 /** The day of today as the server writes it, yyyy-mm-dd, in the company's time zone; in the technician's own where none is known. */
 export function today(now = new Date(), timeZone?: string): string {
   const parts = new Intl.DateTimeFormat('en-US', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })
@@ -14,12 +15,12 @@ export function shiftDay(day: string, by: number): string {
 
 export function dayLabel(day: string, now = new Date(), timeZone?: string): string {
   const date = new Date(`${day}T12:00:00`)
-  const text = date.toLocaleDateString(language() === 'en' ? 'en-GB' : language(), {
+  const text = date.toLocaleDateString(dates(), {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
   })
-  return day === today(now, timeZone) ? `Today, ${text}` : text
+  return day === today(now, timeZone) ? tell('day.today', { day: text }) : text
 }
 
 function iso(date: Date): string {

@@ -13,7 +13,7 @@ import ProofList from '../visit/ProofList.vue'
 import TimingDiagram from '../visit/TimingDiagram.vue'
 import ReportFiles from './ReportFiles.vue'
 import ReportLines from './ReportLines.vue'
-import { language, tell } from '../words/words'
+import { dates, tell } from '../words/words'
 
 const props = defineProps<{ id: string }>()
 const { visit, page, error } = useVisit(() => props.id)
@@ -33,7 +33,7 @@ const happened: Record<Visit['events'][number]['kind'], string> = {
 }
 const { zone } = useMe()
 const moment = (at: string) =>
-  new Date(at).toLocaleString(language() === 'en' ? 'en-GB' : language(), {
+  new Date(at).toLocaleString(dates(), {
     timeZone: zone.value,
     dateStyle: 'medium',
     timeStyle: 'short',

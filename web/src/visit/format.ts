@@ -1,4 +1,4 @@
-import { tell } from '../words/words'
+import { dates, tell } from '../words/words'
 /** Numbers and times as they are shown; what they mean is decided by the server. */
 export function percent(p: number): string {
   if (p > 0 && p < 0.01) return tell('format.unlikely')
@@ -16,5 +16,5 @@ export function clock(seconds: number): string {
 }
 
 export function timeOfDay(at: string | number): string {
-  return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+  return new Date(at).toLocaleTimeString(dates(), { hour: '2-digit', minute: '2-digit' })
 }

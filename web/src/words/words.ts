@@ -60,6 +60,9 @@ export function language(): Language {
   return spoken
 }
 
+/** How dates and times are written: day before month where English is spoken too, as they always were here. */
+export const dates = () => (spoken === 'en' ? 'en-GB' : spoken)
+
 /** Takes the words of a language in; before it nothing can be told. */
 export async function speak(wanted: Language) {
   said = (await catalogues[wanted]()).default as Compiled

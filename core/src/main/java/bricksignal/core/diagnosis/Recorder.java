@@ -138,8 +138,9 @@ final class Recorder {
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
         Prediction.Number[] before = new Prediction.Number[tests.size()];
         Map<String, Double> lastMoments = lastMoments(unit);
-        Set<String> cutShort = trips.cutShort(model, catalogue, unit);
-        VirtualUnit further = cutShort.isEmpty() ? unit : trips.notYet(model, unit);
+        Trips.Opening opening = trips.in(unit, model);
+        VirtualUnit further = opening.notYet(unit);
+        Set<String> cutShort = model.moments().stream().filter(moment -> opening.cuts(moment, catalogue.seconds(unit, moment))).map(Moment::id).collect(Collectors.toSet());
         double[] shares = new double[tests.size()];
         for (int i = 0; i < numbers.length; i++) {
             shares[i] = Double.NaN;

@@ -1,14 +1,15 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.board.Rule;
-import bricksignal.core.board.run.Scenario;
 import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Circuit;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -30,33 +31,37 @@ record Trips(Set<String> neverOpen) {
         return new Trips(never);
     }
 
-    /** The moments before which one of them has opened in the middle of the run, by id. */
-    Set<String> cutShort(UnitModel model, TestCatalogue catalogue, VirtualUnit unit) {
-        Set<String> cut = new LinkedHashSet<>();
-        for (Moment moment : model.moments()) {
-            Timeline run = unit.run(moment.scenario());
-            double at = catalogue.seconds(unit, moment);
-            if (opening(run).stream().anyMatch(element -> openFrom(run, element) <= at)) {
-                cut.add(moment.id());
-            }
+    /**
+     * Which of them open in the middle of a unit's runs.
+     *
+     * @param switches by element
+     * @param from by run, seconds into it at which the first of them opens
+     */
+    record Opening(Set<String> switches, Map<String, Double> from) {
+
+        /** True for a moment before which one of them has opened in its run. */
+        boolean cuts(Moment moment, double at) {
+            return from.getOrDefault(moment.scenario(), Double.POSITIVE_INFINITY) <= at;
         }
-        return cut;
+
+        /** The same unit, in which none of them has opened yet. */
+        VirtualUnit notYet(VirtualUnit unit) {
+            return switches.isEmpty() ? unit : unit.holding(switches);
+        }
     }
 
-    /** The same unit, in which none of those has opened yet that open in the middle of its runs. */
-    VirtualUnit notYet(UnitModel model, VirtualUnit unit) {
-        Set<String> held = new LinkedHashSet<>();
-        model.scenarios().stream().map(Scenario::id).map(unit::run).forEach(run -> held.addAll(opening(run)));
-        return unit.holding(held);
-    }
-
-    private Set<String> opening(Timeline run) {
-        Set<String> opening = new LinkedHashSet<>();
-        neverOpen.stream().filter(element -> {
-            double from = openFrom(run, element);
-            return from > 0 && from < Double.POSITIVE_INFINITY;
-        }).forEach(opening::add);
-        return opening;
+    /** Those that open in the middle of a unit's runs; one that is open from the start is none. */
+    Opening in(VirtualUnit unit, UnitModel model) {
+        Set<String> switches = new LinkedHashSet<>();
+        Map<String, Double> from = new LinkedHashMap<>();
+        model.scenarios().forEach(run -> neverOpen.forEach(element -> {
+            double opens = openFrom(unit.run(run.id()), element);
+            if (opens > 0 && opens < Double.POSITIVE_INFINITY) {
+                switches.add(element);
+                from.merge(run.id(), opens, Math::min);
+            }
+        }));
+        return new Opening(switches, from);
     }
 
     /** Seconds into a run at which a switch is first found open; infinite if it never is. */

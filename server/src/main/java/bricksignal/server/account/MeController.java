@@ -16,12 +16,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class MeController {
 
-    private final Accounts stored;
-    private final SessionAccounts accounts;
+    private final Accounts accounts;
     private final CompanyDay day;
 
-    MeController(Accounts stored, SessionAccounts accounts, CompanyDay day) {
-        this.stored = stored;
+    MeController(Accounts accounts, CompanyDay day) {
         this.accounts = accounts;
         this.day = day;
     }
@@ -43,18 +41,25 @@ class MeController {
             @NotNull Account.Hand hand) {
     }
 
+    /** Read anew: what was chosen a moment ago, on this instance or another, is so. */
     @GetMapping("/api/me")
     Me me(Principal principal) {
-        Account account = accounts.of(principal.getName());
-        return new Me(account.login(), account.name(), account.role(), day.zone().getId(), account.locale(), account.hand());
+        return me(account(principal));
     }
 
     @PutMapping("/api/me")
     @Transactional
     public Me prefer(@Valid @RequestBody Preferences preferences, Principal principal) {
-        stored.findByLogin(principal.getName()).orElseThrow().prefers(preferences.locale(), preferences.hand());
-        accounts.changed(principal.getName());
-        Account account = stored.findByLogin(principal.getName()).orElseThrow();
+        Account account = account(principal);
+        account.prefers(preferences.locale(), preferences.hand());
+        return me(account);
+    }
+
+    private Account account(Principal principal) {
+        return accounts.findByLogin(principal.getName()).orElseThrow();
+    }
+
+    private Me me(Account account) {
         return new Me(account.login(), account.name(), account.role(), day.zone().getId(), account.locale(), account.hand());
     }
 }

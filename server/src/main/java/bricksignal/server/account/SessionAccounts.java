@@ -23,9 +23,4 @@ public class SessionAccounts {
     public Account of(String login) {
         return known.get(login);
     }
-
-    /** Reads an account anew when it is asked for next. */
-    void changed(String login) {
-        known.invalidate(login);
-    }
 }

@@ -74,11 +74,6 @@ public class Words {
         return byLanguage.values().stream().map(catalogue -> catalogue.words(message)).collect(Collectors.joining("|"));
     }
 
-    /** What the equipment data say, in the language of the request at hand. */
-    public String phrase(String said) {
-        return catalogue().phrase(said);
-    }
-
     /** The same as a sentence. */
     public String sentence(Message message) {
         return catalogue().sentence(message);
@@ -92,44 +87,39 @@ public class Words {
         return theirs == null ? Known.in(known, CHECKED) : theirs;
     }
 
-    /** In JSON a message is its words. */
+    /** In JSON a message is its words, a number of a scale stands in the units of the person, and a phrase is told like a message. */
     @Bean
     static JsonMapperBuilderCustomizer messagesAreWords(Words words) {
-        return builder -> builder.annotationIntrospector(new Phrases(words)).addModule(new SimpleModule("messages").addSerializer(new Told(words)).addSerializer(new InTheirUnits(words)));
+        return builder -> builder.annotationIntrospector(new Phrases(new Told<>(words, String.class, (catalogue, said, to) -> to.writeString(catalogue.phrase(said)))))
+                .addModule(new SimpleModule("messages").addSerializer(new Told<>(words, Message.class, (catalogue, message, to) -> to.writeString(catalogue.words(message))))
+                        .addSerializer(new Told<>(words, Measured.class, (catalogue, measured, to) -> to.writeNumber(catalogue.measures().shown(measured.mode(), measured.value())))));
     }
 
-    private static final class Told extends StdSerializer<Message> {
+    /** How a value is told in a language. */
+    private interface Telling<T> {
+        void tell(Catalogue catalogue, T value, JsonGenerator to);
+    }
+
+    /** Tells values in the catalogue of the request, which is looked for once a document. */
+    private static final class Told<T> extends StdSerializer<T> {
 
         private final Words words;
+        private final Telling<T> telling;
 
-        Told(Words words) {
-            super(Message.class);
+        Told(Words words, Class<T> type, Telling<T> telling) {
+            super(type);
             this.words = words;
+            this.telling = telling;
         }
 
         @Override
-        public void serialize(Message message, JsonGenerator to, SerializationContext context) {
+        public void serialize(T value, JsonGenerator to, SerializationContext context) {
             Catalogue catalogue = (Catalogue) context.getAttribute(Told.class);
             if (catalogue == null) {
                 catalogue = words.catalogue();
                 context.setAttribute(Told.class, catalogue);
             }
-            to.writeString(catalogue.words(message));
-        }
-    }
-
-    private static final class InTheirUnits extends StdSerializer<Measured> {
-
-        private final Words words;
-
-        InTheirUnits(Words words) {
-            super(Measured.class);
-            this.words = words;
-        }
-
-        @Override
-        public void serialize(Measured measured, JsonGenerator to, SerializationContext context) {
-            to.writeNumber(words.catalogue().measures().shown(measured.mode(), measured.value()));
+            telling.tell(catalogue, value, to);
         }
     }
 
@@ -138,35 +128,20 @@ public class Words {
 
         private static final long serialVersionUID = 1;
 
-        private final transient Words words;
+        private final transient Told<String> told;
 
-        Phrases(Words words) {
-            this.words = words;
+        Phrases(Told<String> told) {
+            this.told = told;
         }
 
         @Override
         public @Nullable Object findSerializer(MapperConfig<?> config, Annotated annotated) {
-            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() == String.class ? new Phrased(words) : super.findSerializer(config, annotated);
+            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() == String.class ? told : super.findSerializer(config, annotated);
         }
 
         @Override
         public @Nullable Object findContentSerializer(MapperConfig<?> config, Annotated annotated) {
-            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() != String.class ? new Phrased(words) : super.findContentSerializer(config, annotated);
-        }
-    }
-
-    private static final class Phrased extends StdSerializer<String> {
-
-        private final Words words;
-
-        Phrased(Words words) {
-            super(String.class);
-            this.words = words;
-        }
-
-        @Override
-        public void serialize(String phrase, JsonGenerator to, SerializationContext context) {
-            to.writeString(words.phrase(phrase));
+            return annotated.hasAnnotation(Phrase.class) && annotated.getRawType() != String.class ? told : super.findContentSerializer(config, annotated);
         }
     }
 }
