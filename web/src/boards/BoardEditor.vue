@@ -12,6 +12,7 @@ import BoardSwitches from './BoardSwitches.vue'
 import BoardValues from './BoardValues.vue'
 import { emptyRow, fromDraft, toDraft, type Typed } from './draft'
 import ProblemList from './ProblemList.vue'
+import VisitPhotos from './VisitPhotos.vue'
 import { tell } from '../words/words'
 
 const props = defineProps<{ name: string }>()
@@ -177,6 +178,7 @@ async function save() {
         </button>
         <p v-if="said('/choices')" class="problem">{{ said('/choices') }}</p>
       </fieldset>
+      <VisitPhotos v-if="route.query.visit" :visit="String(route.query.visit)" />
       <BoardCharts v-model="typed" :family="family.data.value" :check="check" />
       <BoardValues v-model="typed" :family="family.data.value" :said="said" />
       <BoardPoints v-model="typed" :family="family.data.value" />

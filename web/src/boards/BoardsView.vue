@@ -4,13 +4,14 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answer, api, importBoard, type BoardCheck, type BoardRow } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
+import { usePacks } from '../api/usePacks'
 import TopBar from '../common/TopBar.vue'
 import ProblemList from './ProblemList.vue'
 import { tell } from '../words/words'
 
 const router = useRouter()
 const boards = useQuery({ queryKey: ['boards'], queryFn: () => answer<BoardRow[]>(api.GET('/api/overlays')) })
-const families = useQuery({ queryKey: ['packs'], queryFn: () => answer(api.GET('/api/packs')) })
+const families = usePacks()
 const family = ref('')
 const check = ref<BoardCheck | null>(null)
 const { problem, attempt } = useAttempt()

@@ -8,7 +8,7 @@ import AsFound from './AsFound.vue'
 import ConductorMap from './ConductorMap.vue'
 import DifferenceList from './DifferenceList.vue'
 import LendPart from './LendPart.vue'
-import PhotoStrip from './PhotoStrip.vue'
+import PhotoStrip from '../visit/PhotoStrip.vue'
 import SwitchBank from './SwitchBank.vue'
 import { tell } from '../words/words'
 

@@ -6,7 +6,7 @@ import { visitKey } from '../visit/handle'
 import AsFound from './AsFound.vue'
 import ConductorMap from './ConductorMap.vue'
 import DifferenceList from './DifferenceList.vue'
-import { fitted } from './photo'
+import { fitted } from '../visit/photo'
 
 const add = vi.fn()
 const handle = { id: 'v', add, visit: ref({ twins: [] }), page: ref({ log: [] }) }

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { json, serve, shown } from '../testing'
 import ChangeView from './ChangeView.vue'
 import LendPart from './LendPart.vue'
-import PhotoStrip from './PhotoStrip.vue'
+import PhotoStrip from '../visit/PhotoStrip.vue'
 import SwitchBank from './SwitchBank.vue'
 
 const add = vi.fn()

@@ -82,6 +82,7 @@ async function leave() {
 <style scoped lang="scss">
 .bar {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
   padding: 0.15rem 1rem;

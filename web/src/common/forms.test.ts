@@ -84,15 +84,21 @@ describe('a new job', () => {
     },
   ]
 
-  it('chooses the only unit of a site by itself, and none of several', async () => {
+  it('finds a unit by a few letters of its site or of itself', async () => {
     answers['/api/sites'] = sites
     const page = shown(NewJobView)
     await flushPromises()
-    const unit = () => (page.get('#unit').element as HTMLSelectElement).value
-    await page.get('#site').setValue('s1')
-    expect(unit()).toBe('u1')
-    await page.get('#site').setValue('s2')
-    expect(unit()).toBe('')
+    const units = () => page.findAll('.units button').map((one) => one.text())
+    expect(units()).toHaveLength(3)
+    await page.get('#where').setValue('hall sou')
+    expect(units()).toEqual([expect.stringContaining('South')])
+    await page.get('#where').setValue('mill')
+    expect(units()).toEqual([])
+    expect(page.text()).toContain('No unit matches.')
+    await page.get('#where').setValue('')
+    await page.get('[data-test=unit-u2]').trigger('click')
+    expect(page.get('[data-test=picked]').text()).toContain('Hall')
+    await page.get('[data-test=other-unit]').trigger('click')
     expect(page.get('button[type=submit]').attributes('disabled')).toBeDefined()
   })
 
@@ -101,7 +107,7 @@ describe('a new job', () => {
     answers['POST /api/jobs'] = new client.Problem(503, 'Being made ready.')
     const page = shown(NewJobView)
     await flushPromises()
-    await page.get('#site').setValue('s1')
+    await page.get('[data-test=unit-u1]').trigger('click')
     await page.findAll('.quick button')[0]!.trigger('click')
     await page.get('form').trigger('submit')
     await flushPromises()
@@ -125,7 +131,7 @@ describe('a new job', () => {
     answers['POST /api/jobs'] = { id: 'v9' }
     const page = shown(NewJobView)
     await flushPromises()
-    await page.get('#site').setValue('s1')
+    await page.get('[data-test=unit-u1]').trigger('click')
     await page.get('#complaint').setValue('a block of ice')
     await flushPromises()
     const keys = (where: string) => page.findAll(`[data-test=${where}] button`)

@@ -11,7 +11,7 @@ const share = (n: number) => `${(100 * n) / most.value}%`
 </script>
 
 <template>
-  <section>
+  <section tabindex="0" :aria-label="title">
     <h2 class="h5">{{ title }}</h2>
     <table class="table num">
       <thead>

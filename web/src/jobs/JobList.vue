@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Job } from '../api/client'
+import BringAlong from './BringAlong.vue'
+import { shortTime } from './day'
 import { tell } from '../words/words'
 
 defineProps<{ jobs: Job[]; dated?: boolean }>()
@@ -14,7 +16,10 @@ const words: Record<Job['state'], string> = {
   <ol class="jobs">
     <li v-for="job in jobs" :key="job.id">
       <RouterLink :to="`/visits/${job.id}`" class="job">
-        <span class="no num">{{ job.number }}</span>
+        <span class="no num"
+          ><strong v-if="job.at">{{ shortTime(job.at) }}</strong
+          ><span class="soft">{{ tell('jobList.number', { number: job.number }) }}</span></span
+        >
         <span class="where">
           <strong>{{ job.site }}</strong>
           <span class="soft">{{ job.unit }} · {{ job.location }}</span>
@@ -28,6 +33,7 @@ const words: Record<Job['state'], string> = {
           {{ job.technician }}<template v-if="job.brought">{{ ` ${tell('jobList.imported')}` }}</template
           ><template v-if="dated && job.verdict"> · {{ job.verdict }}</template>
         </span>
+        <BringAlong v-if="!dated && job.state === 'PLANNED'" class="by" :visit="job.id" />
       </RouterLink>
     </li>
   </ol>
@@ -41,7 +47,7 @@ const words: Record<Job['state'], string> = {
 }
 .job {
   display: grid;
-  grid-template-columns: 2.5rem minmax(0, 15rem) minmax(0, 1fr) 5rem;
+  grid-template-columns: 5.5rem minmax(0, 15rem) minmax(0, 1fr) 5rem;
   gap: 0.1rem 1rem;
   padding: 0.9rem 0.25rem;
   min-height: 64px;
@@ -51,8 +57,13 @@ const words: Record<Job['state'], string> = {
 .job:hover {
   background: var(--paper-2);
 }
+.no,
 .where {
   display: grid;
+  align-content: start;
+}
+.where {
+  grid-row: span 3;
 }
 .state {
   font-weight: 700;
@@ -72,11 +83,17 @@ const words: Record<Job['state'], string> = {
 }
 @media (max-width: 700px) {
   .job {
-    grid-template-columns: 2rem minmax(0, 1fr) 4.5rem;
+    grid-template-columns: 5rem minmax(0, 1fr) 4.5rem;
   }
   .complaint,
   .by {
     grid-column: 2 / -1;
+  }
+  .no {
+    grid-area: 1 / 1;
+  }
+  .where {
+    grid-area: 1 / 2;
   }
   .state {
     grid-column: 3;

@@ -36,7 +36,7 @@ const elsewhere = computed(() => zone.value && zone.value !== Intl.DateTimeForma
       <RouterLink class="key quiet" to="/tools">{{ tell('common.tools') }}</RouterLink>
       <RouterLink class="key quiet" to="/boards">{{ tell('common.boards') }}</RouterLink>
       <RouterLink class="key quiet" to="/policy">{{ tell('common.companyRules') }}</RouterLink>
-      <RouterLink class="key" to="/jobs/new">{{ tell('common.newJob') }}</RouterLink>
+      <RouterLink class="key" to="/jobs/new" data-test="new-job">{{ tell('common.newJob') }}</RouterLink>
     </div>
     <p v-if="elsewhere" class="soft mb-0" data-test="zone">{{ tell('jobsView.daysInTime', { zone }) }}</p>
     <hr class="rule" />

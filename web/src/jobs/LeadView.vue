@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
+import { useTitles } from '../api/usePacks'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import { shiftDay, today } from './day'
@@ -10,6 +11,7 @@ import FewFirst from './FewFirst.vue'
 import FigureBars from './FigureBars.vue'
 import ShopTest from './ShopTest.vue'
 import VanStock from './VanStock.vue'
+import WeekTrend from './WeekTrend.vue'
 import { tell } from '../words/words'
 
 type Overview = components['schemas']['Overview']
@@ -23,6 +25,9 @@ const { data, error, refetch } = useQuery({
   placeholderData: keepPreviousData,
   meta: told,
 })
+/** Equipment types go by their names. */
+const title = useTitles()
+const families = computed(() => (data.value?.families ?? []).map((f) => ({ ...f, name: title(f.name) })))
 const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.value}`)
 </script>
 
@@ -54,7 +59,8 @@ const csv = computed(() => `/api/lead/visits.csv?from=${from.value}&to=${to.valu
       <p class="soft">
         {{ tell('leadView.minutesAndCostAreMedians') }}
       </p>
-      <FigureBars :title="tell('leadView.byEquipmentType')" :figures="data.families" :currency="data.currency" />
+      <WeekTrend :weeks="data.weeks" />
+      <FigureBars :title="tell('leadView.byEquipmentType')" :figures="families" :currency="data.currency" />
       <FigureBars :title="tell('leadView.byPersonByName')" :figures="data.people" :currency="data.currency" />
       <section v-if="data.backs.length">
         <h2 class="h5">{{ tell('leadView.callbacksWithin30DaysAnd') }}</h2>

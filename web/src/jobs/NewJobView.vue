@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answer, api, Problem, type Job, type Site } from '../api/client'
 import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
 import TopBar from '../common/TopBar.vue'
+import UnitPicker from './UnitPicker.vue'
 import { tell } from '../words/words'
 
 const PAUSE_MS = 300
@@ -13,11 +14,12 @@ const router = useRouter()
 const queries = useQueryClient()
 const sites = useQuery({ queryKey: ['sites'], queryFn: () => answer<Site[]>(api.GET('/api/sites')) })
 const route = useRoute()
-const siteId = ref(String(route.query.site ?? ''))
+const siteId = String(route.query.site ?? '')
 const unitId = ref(String(route.query.unit ?? ''))
 const complaint = ref('')
+/** Left empty where no time was agreed. */
+const at = ref('')
 const problem = ref<Problem | null>(null)
-const site = computed(() => sites.data.value?.find((s) => s.id === siteId.value))
 const common = [
   tell('newJobView.noHeat'),
   tell('newJobView.startsAndGoesOutAgain'),
@@ -58,11 +60,6 @@ function toggle(s: Statement) {
 }
 const told = () => (statements.data.value?.all ?? []).filter(said).map(({ test, yes }) => ({ test, yes }))
 
-function choose(id: string) {
-  siteId.value = id
-  unitId.value = site.value?.units.length === 1 ? site.value.units[0]!.id : ''
-}
-
 type Danger = 'CALLER_TOLD' | 'NOT_SO'
 
 async function make(danger?: Danger) {
@@ -70,7 +67,7 @@ async function make(danger?: Danger) {
   try {
     const job = await answer<Job>(
       api.POST('/api/jobs', {
-        body: { unitId: unitId.value, complaint: complaint.value, danger, told: told() },
+        body: { unitId: unitId.value, complaint: complaint.value, danger, told: told(), at: at.value || undefined },
       }),
     )
     await queries.invalidateQueries({ queryKey: ['jobs'] })
@@ -87,35 +84,14 @@ async function make(danger?: Danger) {
     <h1 class="h4">{{ tell('common.newJob') }}</h1>
     <hr class="rule" />
     <form class="form" @submit.prevent="make()">
-      <label for="site">{{ tell('common.site') }}</label>
-      <select
-        id="site"
-        class="form-select field"
-        required
-        :value="siteId"
-        @change="choose(($event.target as HTMLSelectElement).value)"
-      >
-        <option value="" disabled>{{ tell('common.chooseASite') }}</option>
-        <option v-for="s in sites.data.value" :key="s.id" :value="s.id">{{ s.name }}, {{ s.address }}</option>
-      </select>
-      <label for="unit">{{ tell('newJobView.unit') }}</label>
-      <select id="unit" v-model="unitId" class="form-select field" required :disabled="!site">
-        <option value="" disabled>
-          {{ site ? tell('newJobView.chooseAUnit') : tell('newJobView.chooseTheSiteFirst') }}
-        </option>
-        <option v-for="u in site?.units" :key="u.id" :value="u.id">{{ u.label }}, {{ u.location }}</option>
-      </select>
-      <p class="soft m-0">
-        {{ tell('newJobView.notInTheList') }}
-        <RouterLink :to="{ path: '/identify', query: { site: siteId || undefined } }" data-test="to-identify">{{
-          tell('newJobView.identifyItByWhatYou')
-        }}</RouterLink>
-      </p>
+      <UnitPicker v-model="unitId" :sites="sites.data.value ?? []" :arrived="siteId" />
       <label for="complaint">{{ tell('newJobView.complaintInTheCustomersWords') }}</label>
       <div class="quick">
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
       <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
+      <label for="at">{{ tell('newJobView.whenToday') }}</label>
+      <input id="at" v-model="at" type="time" class="form-control field num time" />
       <CustomerSaid
         v-if="statements.data.value?.all.length"
         :all="statements.data.value.all"
@@ -164,6 +140,9 @@ label {
 }
 .quick .key {
   font-weight: 400;
+}
+.time {
+  max-width: 10rem;
 }
 .danger {
   display: grid;

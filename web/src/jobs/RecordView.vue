@@ -53,6 +53,7 @@ async function takeIn(event: Event) {
 <template>
   <TopBar :title="tell('common.record')" />
   <main class="page" data-test="record-page">
+    <h1 class="visually-hidden">{{ tell('common.record') }}</h1>
     <RouterLink v-if="lead" class="key mb-3" to="/jobs/lead">{{ tell('common.results') }}</RouterLink>
     <label class="form-label d-block" for="query">{{ tell('recordView.whatToLookFor') }}</label>
     <input

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answer, api } from '../api/client'
 import type { components } from '../api/schema'
+import { useTitles } from '../api/usePacks'
 import { told } from '../api/useTrouble'
 import { money } from '../visit/money'
 import { tell } from '../words/words'
@@ -14,6 +15,7 @@ const { data, error } = useQuery({
   queryFn: () => answer<Stock>(api.GET('/api/lead/stock')),
   meta: told,
 })
+const title = useTitles()
 const ALL = -1
 const chosen = ref(ALL)
 const van = computed(() => data.value?.vans[chosen.value])
@@ -60,7 +62,7 @@ const lines = computed(() => data.value?.lines.filter((line) => chosen.value ===
         <tbody>
           <tr v-for="line in lines" :key="line.family + line.part">
             <td>
-              {{ line.label }} <span class="soft">{{ line.family }}</span>
+              {{ line.label }} <span class="soft">{{ title(line.family) }}</span>
             </td>
             <td>
               <strong>{{ carried(line) }}</strong>

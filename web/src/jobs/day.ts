@@ -27,3 +27,8 @@ function iso(date: Date): string {
   const two = (n: number) => String(n).padStart(2, '0')
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`
 }
+
+/** A time of day without its seconds, as the page's language writes it. */
+export function shortTime(time: string): string {
+  return new Date(`2000-01-01T${time}`).toLocaleTimeString(dates(), { hour: 'numeric', minute: '2-digit' })
+}

@@ -1,8 +1,10 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { json, serve, shown as mounted } from '../testing'
+import BringAlong from './BringAlong.vue'
 import FigureBars from './FigureBars.vue'
 import LeadView from './LeadView.vue'
+import WeekTrend from './WeekTrend.vue'
 
 const figures = {
   name: 'f1-furnace',
@@ -28,7 +30,10 @@ const shown = {
 }
 
 async function page(answers: (path: string) => Response) {
-  serve((request) => answers(new URL(request.url).pathname))
+  serve((request) => {
+    const path = new URL(request.url).pathname
+    return path === '/api/packs' ? json([{ id: 'f1-furnace', title: 'Single-stage furnace' }]) : answers(path)
+  })
   const made = mounted(LeadView)
   await flushPromises()
   return made
@@ -94,6 +99,7 @@ describe('what the lead sees', () => {
               { ...shown, proven: false, back: 9 },
               { ...shown, id: 'v2', proven: true, skipped: 2, back: 11 },
             ],
+            weeks: [],
             boards: [
               { ...shown, proven: true, back: null, allowed: 'board changed unproven by leave of Odile: the only one' },
             ],
@@ -124,13 +130,16 @@ describe('what the lead sees', () => {
             currency: 'SKD',
             all: figures,
             families: [figures],
-            people: [figures],
+            people: [],
             allowed: 0,
             backs: [],
             boards: many,
+            weeks: [],
           }),
     )
     expect(made.findAll('li')).toHaveLength(8)
+    expect(made.text()).toContain('Single-stage furnace')
+    expect(made.text()).not.toContain('f1-furnace')
     expect(made.find('[data-test=stock]').exists()).toBe(false)
     await made.get('[data-test=all]').trigger('click')
     expect(made.findAll('li')).toHaveLength(11)
@@ -140,5 +149,33 @@ describe('what the lead sees', () => {
   it('says why nothing is shown', async () => {
     const made = await page(() => json({ detail: 'The lead alone sees this.' }, 403))
     expect(made.text()).toContain('The lead alone sees this.')
+  })
+})
+
+describe('week by week', () => {
+  it('leaves room for a week without a visit, and says each column in words', () => {
+    const week = (day: string, visits: number, proven: number, backs: number) => ({
+      week: day,
+      visits,
+      proven,
+      backs,
+      boards: 0,
+    })
+    const page = mounted(WeekTrend, { props: { weeks: [week('2026-11-02', 4, 3, 1), week('2026-11-16', 2, 2, 0)] } })
+    const at = page.findAll('g').map((g) => Number(/\((\d+) /.exec(g.attributes('transform')!)![1]))
+    expect(at[1]! - at[0]!).toBe(2 * 26)
+    expect(page.findAll('.back')).toHaveLength(1)
+    expect(page.get('title').text()).toBe('Week of Nov 2: 4 visits, 3 proven, 1 came back, 0 boards')
+    const heights = page.findAll('g:first-of-type rect').map((r) => Number(r.attributes('height')))
+    expect(heights).toEqual([120, 90])
+  })
+})
+
+describe('what to bring', () => {
+  it('is said with its chance, and that it is not on the van', async () => {
+    serve({ '/api/visits/v/bring': [{ label: 'igniter', probability: 0.41, stocked: false }] })
+    const page = mounted(BringAlong, { props: { visit: 'v' } })
+    await vi.waitFor(() => expect(page.text()).toBe('Bring: igniter 41% (not on the truck)'))
+    vi.unstubAllGlobals()
   })
 })

@@ -35,7 +35,7 @@ defineProps<{ name: string; title: string; computed: boolean; problem: Problem |
 }
 @media (min-width: 900px) {
   .tool {
-    grid-template-columns: 17rem 1fr;
+    grid-template-columns: minmax(0, 17rem) minmax(0, 1fr);
   }
 }
 .inputs {
@@ -48,6 +48,10 @@ defineProps<{ name: string; title: string; computed: boolean; problem: Problem |
 .inputs :slotted(label) {
   display: grid;
   gap: 0.2rem;
+}
+.answer {
+  min-width: 0;
+  overflow-x: auto;
 }
 .answer :slotted(.said) {
   margin: 0;

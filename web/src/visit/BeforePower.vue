@@ -5,6 +5,7 @@ import { useHandle } from './handle'
 import LampCamera from './LampCamera.vue'
 import LampFile from './LampFile.vue'
 import LampTap from './LampTap.vue'
+import PlatePhotos from './PlatePhotos.vue'
 import TwinList from './TwinList.vue'
 import WhenPicker from './WhenPicker.vue'
 import CustomerSaid, { type Statement } from '../common/CustomerSaid.vue'
@@ -107,6 +108,7 @@ function say(s: Statement) {
     >
       {{ unit!.waits }}
     </p>
+    <PlatePhotos v-if="!closed" class="mb-3" />
     <WhenPicker v-if="!closed" class="mb-3" />
     <div class="two">
       <div>
@@ -164,6 +166,7 @@ function say(s: Statement) {
                 :key="pattern"
                 type="button"
                 class="key"
+                :data-test="`pattern-${pattern}`"
                 @click="add({ kind: 'PATTERN', board: current.board, pattern })"
               >
                 {{ says }}

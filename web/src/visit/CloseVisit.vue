@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Outcome } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
@@ -10,13 +10,21 @@ import { tell } from '../words/words'
 
 /** What still speaks against closing it as fixed. */
 defineProps<{ blocks: string[] }>()
-const { add, close, problem: refused } = useHandle()
+const { add, close, page, problem: refused } = useHandle()
 const { data: repairs } = useRepairs()
 const route = useRoute()
 const router = useRouter()
 /** Nobody presses on by habit: how it ended is said each time. */
 const outcome = ref<Outcome | null>(null)
 const decided = ref('')
+/** Begun with what was repaired; changed or carried on as it was. */
+watch(outcome, (how) => {
+  if (how === 'FIXED' && !decided.value)
+    decided.value = (page.value?.log ?? [])
+      .filter((l) => l.counts && l.kind === 'REPAIRED')
+      .map((l) => `${l.what}: ${l.found}.`)
+      .join(' ')
+})
 /** The part of a second trip. */
 const ordered = ref('')
 const { problem, busy: closing, attempt } = useAttempt()

@@ -230,6 +230,7 @@ function read(s: DrawingSpot) {
   display: flex;
   flex-direction: column;
   flex: 1 1 0;
+  min-width: 0;
   min-height: 0;
 }
 .tools {
@@ -263,6 +264,8 @@ function read(s: DrawingSpot) {
   gap: 6px;
 }
 .frame {
+  /* holds what is hidden but read aloud: it would make the page wider than the screen */
+  position: relative;
   flex: 1 1 0;
   overflow: auto;
   touch-action: pan-x pan-y;

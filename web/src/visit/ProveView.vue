@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import CloseVisit from './CloseVisit.vue'
 import { useHandle } from './handle'
+import ProveDock from './ProveDock.vue'
 import ProveItem from './ProveItem.vue'
 import TimingDiagram from './TimingDiagram.vue'
 import { useProving } from './useDetails'
 import { tell } from '../words/words'
 
-const { visit, page, unit, problem } = useHandle()
+const { visit, page, unit } = useHandle()
 const route = useRoute()
 const { data: proving, isPending } = useProving()
 const closed = computed(() => Boolean(visit.value!.closedAt))
@@ -22,25 +23,23 @@ const walk: Record<Item['walk'], string> = {
   CALL_ENDED: tell('proveView.callEnded'),
   BEFORE_LEAVING: tell('proveView.beforeYouLeave'),
 }
-/** The groups of the walk that have something in them. A caution stands in full at the first thing of all that is still to prove and has it. */
-const groups = computed(() => {
-  const told = new Set<string>()
-  return (Object.keys(walk) as Item['walk'][])
-    .map((when) => ({
-      when,
-      items: (proving.value?.items ?? [])
-        .filter((item) => item.walk === when)
-        .map((item) => {
-          const asked = item.state === 'GOOD' ? [] : item.cautions
-          const fresh = asked.filter((caution) => !told.has(caution))
-          fresh.forEach((caution) => told.add(caution))
-          return { item, cautions: fresh, still: fresh.length < asked.length }
-        }),
-    }))
-    .filter((group) => group.items.length)
-})
+/** The groups of the walk that have something in them. */
+const groups = computed(() =>
+  (Object.keys(walk) as Item['walk'][])
+    .map((when) => ({ when, items: (proving.value?.items ?? []).filter((item) => item.walk === when) }))
+    .filter((group) => group.items.length),
+)
+const chosen = ref('')
+const inOrder = computed(() => groups.value.flatMap((g) => g.items))
+/** What is under the keys: what somebody tapped, else the first thing of the walk that is not shown yet. */
+const current = computed(
+  () => inOrder.value.find((i) => i.id === chosen.value) ?? inOrder.value.find((i) => i.state !== 'GOOD'),
+)
+watch(
+  () => page.value!.entries,
+  () => (chosen.value = ''),
+)
 const all = computed(() => proving.value?.items.length ?? 0)
-const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSING'))
 </script>
 
 <template>
@@ -55,22 +54,26 @@ const next = computed(() => proving.value?.items.find((i) => i.state === 'MISSIN
       </p>
       <p v-else-if="left === 0" class="state" data-test="all-shown">{{ tell('proveView.everythingIsProven') }}</p>
       <p v-else class="state" data-test="count">
-        {{ tell('proveView.ofProven', { left: all - left, all })
-        }}<template v-if="next">{{ tell('proveView.quickestNext', { what: next.what }) }}</template>
+        {{ tell('proveView.ofProven', { left: all - left, all }) }}
       </p>
-      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <section v-for="g in groups" :key="g.when" :aria-label="walk[g.when]" :data-test="`walk-${g.when}`">
-        <h2 class="eyebrow">{{ walk[g.when] }}</h2>
-        <ul class="items">
-          <ProveItem
-            v-for="i in g.items"
-            :key="`${i.item.kind}-${i.item.id}`"
-            :item="i.item"
-            :cautions="i.cautions"
-            :still="i.still"
-          />
-        </ul>
-      </section>
+      <div class="walk">
+        <div>
+          <section v-for="g in groups" :key="g.when" :aria-label="walk[g.when]" :data-test="`walk-${g.when}`">
+            <h2 class="eyebrow">{{ walk[g.when] }}</h2>
+            <ul class="items">
+              <ProveItem
+                v-for="i in g.items"
+                :key="`${i.kind}-${i.id}`"
+                :item="i"
+                :current="!closed && i === current"
+                :closed="closed"
+                @choose="chosen = i.id"
+              />
+            </ul>
+          </section>
+        </div>
+        <ProveDock v-if="!closed && current" :key="`${current.kind}-${current.id}`" class="now" :item="current" />
+      </div>
       <TimingDiagram v-if="proving.repaired" :diagram="page!.diagram" />
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
@@ -101,5 +104,28 @@ h2 {
   margin: 0;
   padding: 0;
   border-top: 2px solid var(--line);
+}
+.walk {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 24rem;
+  gap: 0 1.5rem;
+  align-items: start;
+}
+.now {
+  position: sticky;
+  top: 3rem;
+  margin-top: 1rem;
+}
+@media (max-width: 900px) {
+  .walk {
+    display: block;
+  }
+  .now {
+    top: auto;
+    bottom: 0;
+    z-index: 2;
+    margin: 0 -0.75rem;
+    border-top: 2px solid var(--line);
+  }
 }
 </style>

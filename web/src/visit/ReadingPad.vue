@@ -4,6 +4,7 @@ import { ref, watch } from 'vue'
 import type { Problem, TestView } from '../api/client'
 import MeterScale from './MeterScale.vue'
 import StampRow from './StampRow.vue'
+import YesNo from './YesNo.vue'
 import { typedIn } from './typed'
 import { tell } from '../words/words'
 
@@ -42,10 +43,7 @@ function take() {
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement
   if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return
-  if (!props.test.reading) {
-    if (/^[yn]$/i.test(event.key)) emit('answer', event.key.toLowerCase() === 'y')
-    return
-  }
+  if (!props.test.reading) return
   if (/^[0-9.,-]$/.test(event.key)) press(event.key)
   else if (event.key === 'Backspace') press('back')
   else if (/^o$/i.test(event.key) && props.test.canReadOpen) press('OL')
@@ -85,14 +83,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </template>
     <template v-else>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
-      <div class="yesno">
-        <button type="button" class="key next" :disabled="busy" data-test="yes" @click="emit('answer', true)">
-          {{ tell('common.yes') }}
-        </button>
-        <button type="button" class="key next" :disabled="busy" data-test="no" @click="emit('answer', false)">
-          {{ tell('common.no') }}
-        </button>
-      </div>
+      <YesNo :busy="busy" @answer="(yes) => emit('answer', yes)" />
     </template>
   </section>
 </template>
@@ -129,14 +120,5 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .take {
   grid-column: span 5;
   min-height: 52px;
-}
-.yesno {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px;
-}
-.yesno .key {
-  min-height: 88px;
-  font-size: 1.5rem;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { useHandle } from './handle'
 import { percent } from './format'
 import LeadsLeave from './LeadsLeave.vue'
@@ -11,6 +12,14 @@ const { visit, page, add, sending } = useHandle()
 const { data: repairs } = useRepairs()
 const closed = computed(() => Boolean(visit.value!.closedAt))
 const verdict = computed(() => page.value!.verdict)
+const route = useRoute()
+const router = useRouter()
+
+/** Of a proven cause the proving run is next; else the work goes on. */
+async function repaired(part: string) {
+  const proven = verdict.value.status === 'PROVEN'
+  if ((await add({ kind: 'REPAIRED', part })) && proven) await router.push({ name: 'prove', params: route.params })
+}
 </script>
 
 <template>
@@ -34,7 +43,7 @@ const verdict = computed(() => page.value!.verdict)
             class="key"
             :disabled="sending"
             :data-test="`repaired-${r.part}`"
-            @click="add({ kind: 'REPAIRED', part: r.part })"
+            @click="repaired(r.part)"
           >
             {{ tell('repairList.repairedCarryOn') }}
           </button>

@@ -51,9 +51,9 @@ const words = {
     <h2 class="h5">{{ tell('verdictView.proof') }}</h2>
     <ProofList v-if="verdict.proof.length" :verdict="verdict" />
     <p v-else class="soft">{{ tell('verdictView.noTestOfThisUnit') }}</p>
-    <template v-if="verdict.status !== 'UNEXPLAINED' && page!.rung.length">
+    <template v-if="verdict.status !== 'UNEXPLAINED' && page!.where.length">
       <h2 class="h5">{{ tell('verdictView.whereItSits') }}</h2>
-      <RungView :steps="page!.rung" closed />
+      <RungView :steps="page!.where" closed />
     </template>
     <p v-if="verdict.status === 'PROVEN' && verdict.skipped.length" class="mt-3" data-test="skipped">
       <strong>{{ tell('verdictView.notRequiredByCompanyRules') }}</strong> {{ verdict.skipped.join('; ') }}.

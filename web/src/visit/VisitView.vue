@@ -63,7 +63,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         ><span class="long">2 {{ tell('visitView.powerAndCall') }}</span
         ><span class="short">{{ tell('visitView.power') }}</span></RouterLink
       >
-      <RouterLink :to="{ name: 'work', params: { id } }"
+      <RouterLink :to="{ name: 'work', params: { id } }" data-test="step-work"
         ><span class="long">3 </span>{{ tell('visitView.work') }}</RouterLink
       >
       <RouterLink :to="{ name: 'verdict', params: { id } }"
@@ -168,6 +168,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 <style scoped lang="scss">
 .steps {
   display: flex;
+  flex-wrap: wrap;
   align-items: stretch;
   border-bottom: 2px solid var(--line);
   padding-inline: 1rem;

@@ -2,6 +2,8 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type Component, ref } from 'vue'
 import { json, serve, shown } from '../testing'
+import ProveDock from './ProveDock.vue'
+import ProveItem from './ProveItem.vue'
 import ProveView from './ProveView.vue'
 import SettingsView from './SettingsView.vue'
 
@@ -16,7 +18,7 @@ async function page(view: Component, answered: unknown, log: unknown[] = [], clo
       page: ref({ entries: 3, log, diagram: {} }),
       unit: ref({ defer: "The maker's instructions come first." }),
     },
-    stubs: { ProveItem: true, TimingDiagram: true, CloseVisit: true },
+    stubs: { ProveItem: true, ProveDock: true, TimingDiagram: true, CloseVisit: true },
   })
   await flushPromises()
   return made
@@ -45,8 +47,9 @@ describe('the proving run', () => {
       blocks: [],
       items: [item('BAD', 'draft'), item('MISSING', 'gas pressure'), item('MISSING', 'rise'), item('GOOD', 'line')],
     })
-    expect(made.get('.state').text()).toBe('1 of 4 proven. Quickest next: gas pressure')
+    expect(made.get('.state').text()).toBe('1 of 4 proven')
     expect(made.findAllComponents({ name: 'ProveItem' })).toHaveLength(4)
+    expect(made.getComponent({ name: 'ProveDock' }).props('item').what).toBe('draft')
   })
 
   it('goes in the order of one walk, each moment once', async () => {
@@ -68,22 +71,17 @@ describe('the proving run', () => {
     expect(made.get('[data-test=walk-CALLED]').findAllComponents({ name: 'ProveItem' })).toHaveLength(2)
   })
 
-  it('tells a caution in full at the first thing that has it, and not at what is proven', async () => {
-    const moving = (one: ReturnType<typeof item>, ...cautions: string[]) => ({ ...one, cautions })
+  it('brings what is tapped under the keys, and goes on in the order of the walk', async () => {
     const made = await page(ProveView, {
       repaired: true,
       blocks: [],
-      items: [
-        moving(item('GOOD', 'line'), 'Line.'),
-        moving(item('MISSING', 'draft'), 'Fans.'),
-        moving(item('MISSING', 'rise'), 'Fans.', 'Line.'),
-      ],
+      items: [item('GOOD', 'line'), item('MISSING', 'draft'), item('MISSING', 'rise')],
     })
-    expect(made.findAllComponents({ name: 'ProveItem' }).map((i) => [i.props('cautions'), i.props('still')])).toEqual([
-      [[], false],
-      [['Fans.'], false],
-      [['Line.'], true],
-    ])
+    const dock = () => made.getComponent({ name: 'ProveDock' }).props('item').what
+    expect(dock()).toBe('draft')
+    made.findAllComponents({ name: 'ProveItem' })[0]!.vm.$emit('choose')
+    await flushPromises()
+    expect(dock()).toBe('line')
   })
 
   it('says when all is shown, and when there is nothing to prove', async () => {
@@ -98,6 +96,64 @@ describe('the proving run', () => {
     expect((await page(ProveView, proving)).findComponent({ name: 'CloseVisit' }).exists()).toBe(true)
     const closed = await page(ProveView, proving, [], '2026-11-20T10:00:00Z')
     expect(closed.findComponent({ name: 'CloseVisit' }).exists()).toBe(false)
+  })
+})
+
+describe('what proves a repair', () => {
+  const item = {
+    id: 'draft-gauge',
+    kind: 'READING',
+    what: 'Draft',
+    state: 'MISSING',
+    due: '0.70 in w.c. or more',
+    found: '',
+    unit: 'in w.c.',
+    minutes: 2,
+    cautions: ['moving'],
+  }
+
+  const docked = (more: object) => shown(ProveDock, { props: { item: { ...item, ...more } }, handle: { add } })
+
+  it('takes a reading by the keypad of the work', async () => {
+    serve(() =>
+      json({
+        id: 'draft-gauge',
+        reading: true,
+        instruction: 'Measure draft',
+        outcomes: [],
+        behind: '',
+        unit: 'in w.c.',
+      }),
+    )
+    add.mockResolvedValue(true)
+    const page = docked({})
+    await vi.waitFor(() => expect(page.text()).toContain('Measure draft'))
+    expect(page.text()).toContain('moving')
+    for (const key of ['0', 'point', '7']) await page.get(`[aria-label="${key}"]`).trigger('click')
+    await page.get('[data-test=take]').trigger('click')
+    expect(add).toHaveBeenCalledWith({ kind: 'READING', test: 'draft-gauge', reading: '0.7' })
+  })
+
+  it('takes an answer, a safety, and that a change is out', async () => {
+    await docked({ id: 'reseat-P1', kind: 'QUESTION' }).get('[data-test=no]').trigger('click')
+    await docked({ id: 'MONOXIDE', kind: 'SAFETY' }).get('[data-test=yes]').trigger('click')
+    await docked({ id: 'e7', kind: 'CHANGE', state: 'BAD' }).get('button').trigger('click')
+    expect(add.mock.calls.map((c) => c[0])).toEqual([
+      { kind: 'ANSWER', test: 'reseat-P1', yes: false },
+      { kind: 'SAFE', what: 'MONOXIDE', yes: true },
+      { kind: 'CHANGE_OUT', supersedes: 'e7' },
+    ])
+  })
+
+  it('is chosen by a tap, and not in a closed visit', async () => {
+    const open = shown(ProveItem, { props: { item, current: false, closed: false } })
+    await open.get('button').trigger('click')
+    expect(open.emitted('choose')).toHaveLength(1)
+    expect(
+      shown(ProveItem, { props: { item, current: false, closed: true } })
+        .get('button')
+        .attributes('disabled'),
+    ).toBeDefined()
   })
 })
 

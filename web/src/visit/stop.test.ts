@@ -120,7 +120,7 @@ describe('a complaint that tells of danger', () => {
     })
     const page = shown(NewJobView)
     await flushPromises()
-    await page.get('#site').setValue('s')
+    await page.get('[data-test=unit-u]').trigger('click')
     await page.get('#complaint').setValue('it smells of gas')
     await page.get('form').trigger('submit')
     await flushPromises()

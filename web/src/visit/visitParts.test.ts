@@ -7,7 +7,6 @@ import CannotDo from './CannotDo.vue'
 import CloseVisit from './CloseVisit.vue'
 import { visitKey } from './handle'
 import LeadsLeave from './LeadsLeave.vue'
-import ProveItem from './ProveItem.vue'
 import RefusedEntries from './RefusedEntries.vue'
 import ReopenVisit from './ReopenVisit.vue'
 import SequenceTaps from './SequenceTaps.vue'
@@ -44,6 +43,7 @@ const line = (channel: string, due: number, more = {}) => ({
   ends: [],
   perceived: true,
   said: false,
+  complete: false,
   on: false,
   ...more,
 })
@@ -152,58 +152,6 @@ describe('what cannot be done', () => {
   })
 })
 
-describe('what proves a repair', () => {
-  const item = {
-    id: 'draft-gauge',
-    kind: 'READING',
-    what: 'Draft',
-    state: 'MISSING',
-    due: '0.70 in w.c. or more',
-    found: '',
-    unit: 'in w.c.',
-    minutes: 2,
-    cautions: ['moving'],
-  }
-
-  it('takes a reading where it stands', async () => {
-    const add = vi.fn()
-    const page = shown(ProveItem, { add }, { item, cautions: ['moving'], still: false })
-    expect(page.text()).toContain('moving')
-    await page.get('input').setValue(' 0.74 ')
-    await page.get('form').trigger('submit')
-    expect(add).toHaveBeenCalledWith({ kind: 'READING', test: 'draft-gauge', reading: '0.74' })
-    expect((page.get('input').element as HTMLInputElement).value).toBe('')
-  })
-
-  it('takes an answer, a safety, and that a change is out', async () => {
-    const add = vi.fn()
-    await shown(ProveItem, { add }, { item: { ...item, id: 'reseat-P1', kind: 'QUESTION' }, cautions: [], still: true })
-      .get('[data-test=no-reseat-P1]')
-      .trigger('click')
-    await shown(ProveItem, { add }, { item: { ...item, id: 'MONOXIDE', kind: 'SAFETY' }, cautions: [], still: false })
-      .get('[data-test=yes-MONOXIDE]')
-      .trigger('click')
-    await shown(
-      ProveItem,
-      { add },
-      { item: { ...item, id: 'e7', kind: 'CHANGE', state: 'BAD' }, cautions: [], still: false },
-    )
-      .get('button')
-      .trigger('click')
-    expect(add.mock.calls.map((c) => c[0])).toEqual([
-      { kind: 'ANSWER', test: 'reseat-P1', yes: false },
-      { kind: 'SAFE', what: 'MONOXIDE', yes: true },
-      { kind: 'CHANGE_OUT', supersedes: 'e7' },
-    ])
-  })
-
-  it('asks nothing of a closed visit', () => {
-    const page = shown(ProveItem, { visit: ref({ closedAt: 'today' }) }, { item })
-    expect(page.find('input').exists()).toBe(false)
-    expect(page.text()).not.toContain('moving')
-  })
-})
-
 describe('a verdict of the usual school', () => {
   it('says what a stricter one would have asked for', () => {
     const page = shown(VerdictView, {
@@ -213,6 +161,7 @@ describe('a verdict of the usual school', () => {
         taps: [],
         log: [],
         rung: [],
+        where: [],
       })),
     })
     expect(page.get('[data-test=skipped]').text()).toContain('Supply at the board; P1 wiggled')
@@ -227,6 +176,7 @@ describe('what comes after the verdict', () => {
         sequence: [],
         taps: [],
         rung: [],
+        where: [],
         log: kinds.map((kind) => ({ kind, counts: true })),
       })),
     })
@@ -293,6 +243,20 @@ describe('the watched sequence', () => {
     const page = shown(SequenceTaps, { add: vi.fn() }, { seconds: 10 })
     expect(page.find('[data-test=not-seen-inducer]').exists()).toBe(true)
     expect(page.find('[data-test=not-seen-igniter]').exists()).toBe(false)
+  })
+
+  it('is over by itself in a proving run once all that is expected came', async () => {
+    const add = vi.fn().mockResolvedValue(true)
+    const came = ref([line('inducer', 1, { complete: true, said: true, on: true }), line('flame', 20)])
+    const handle = { add, page: computed(() => ({ sequence: came.value, taps: [] })) }
+    const proving = shown(SequenceTaps, handle, { seconds: 24, proving: true })
+    const watched = shown(SequenceTaps, handle, { seconds: 24 })
+    expect(proving.find('.coming').text()).not.toContain('inducer')
+    came.value = [came.value[0]!, line('flame', 20, { complete: true, said: true, on: true })]
+    await flushPromises()
+    expect(add).toHaveBeenCalledExactlyOnceWith({ kind: 'WATCHED', seconds: 24 })
+    expect(proving.emitted('done')).toHaveLength(1)
+    expect(watched.emitted('done')).toBeUndefined()
   })
 
   it('leaves it to the server what did not come', async () => {

@@ -22,6 +22,7 @@ const test = (id: string, more = {}) => ({
   sequence: false,
   unplugged: [],
   rung: [],
+  where: [],
   safety: { ended: [], cautions: [], afterwards: [], needs: [] as string[] },
   outcomes: [
     { expected: '27 V', probability: 0.7, suspects: ['igniter', 'board', 'wire'], nominal: true },
@@ -47,6 +48,7 @@ const page = {
   diagram: { callAt: 0 },
   taps: [],
   rung: [],
+  where: [],
   suspects: [],
   cleared: [],
 }

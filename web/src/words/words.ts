@@ -60,8 +60,8 @@ export function language(): Language {
   return spoken
 }
 
-/** How dates and times are written: day before month where English is spoken too, as they always were here. */
-export const dates = () => (spoken === 'en' ? 'en-GB' : spoken)
+/** How dates and times are written: the English that ships is American. */
+export const dates = () => (spoken === 'en' ? 'en-US' : spoken)
 
 /** Takes the words of a language in; before it nothing can be told. */
 export async function speak(wanted: Language) {

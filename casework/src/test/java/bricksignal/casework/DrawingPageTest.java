@@ -8,6 +8,7 @@ import bricksignal.casework.entry.Entry;
 import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.DrawingPage;
+import bricksignal.casework.page.ReportPage;
 import bricksignal.casework.page.RungStep;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.drawing.Symbol;
@@ -84,6 +85,23 @@ class DrawingPageTest {
     void rungOfTheLikeliestCauseGoesThroughIt() {
         CasePage page = CasePages.of(seen(new Entry.TestReading("v.HLI.purge", "27"), new Entry.TestReading("v.ps-com.purge", "27"), new Entry.TestReading("v.ps-no.purge", "0")));
         assertThat(page.rung()).extracting(step -> ENGLISH.words(step.what())).contains("pressure switch");
+    }
+
+    /** A cracked hose does not lie in the circuit: no rung of something else stands under "where it sits". */
+    @Test
+    void causeOutsideTheCircuitHasNoRung() {
+        Case hose = seen(new Entry.TestReading("v.ps-no.purge", "0"), new Entry.TestReading("draft-gauge", "0.2"), new Entry.Answer("see-hose", true));
+        assertThat(hose.diagnosis().hypothesis(hose.diagnosis().leader()).fault().id()).isEqualTo("hose-leaks");
+        assertThat(CasePages.of(hose).where()).isEmpty();
+        assertThat(CasePages.of(hose).rung()).as("for the work: around what is likeliest of what is drawn").isNotEmpty();
+        assertThat(ReportPage.of(hose).rung()).isEmpty();
+    }
+
+    @Test
+    void causeInTheCircuitHasItsRung() {
+        Case igniter = seen(new Entry.TestReading("v.HSI.warm-up", "119"), new Entry.Answer("see-glow", false), new Entry.TestReading("ohms-igniter", "OL"));
+        assertThat(CasePages.of(igniter).where()).extracting(step -> ENGLISH.words(step.what())).contains("hot-surface igniter");
+        assertThat(ReportPage.of(igniter).rung()).extracting(step -> ENGLISH.words(step.what())).contains("hot-surface igniter");
     }
 
     @Test

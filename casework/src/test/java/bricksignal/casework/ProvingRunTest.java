@@ -11,6 +11,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Refused;
+import bricksignal.casework.page.CasePage;
+import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.ProvingPage;
 import bricksignal.casework.page.ProvingPage.Item;
@@ -134,6 +136,39 @@ class ProvingRunTest {
         Item missed = item(ProvingPage.of(with(FURNACE, HOSE, new Entry.Seen("inducer", true, 1), new Entry.Watched(300))), "watch.sequence");
         assertThat(missed.state()).isEqualTo(State.BAD);
         assertThat(ENGLISH.words(missed.found())).contains("flame never started");
+    }
+
+    /** Whether it still fails need not be asked of somebody who has just watched all of it come. */
+    @Test
+    void watchedRunAnswersWhetherItsCallStillFails() {
+        List<Entry> run = Shown.by(FURNACE.pack(), FURNACE.pack().catalogue().test("watch.sequence"), FURNACE.pack().space().nothing());
+        ProvingPage page = ProvingPage.of(with(FURNACE, Stream.concat(Stream.of(HOSE), run.stream()).toArray(Entry[]::new)));
+        assertThat(calls(page)).containsEntry("Does this still fail: heating?", State.GOOD).containsEntry("Does this still fail: cooling?", State.MISSING);
+        ProvingPage missed = ProvingPage.of(with(FURNACE, HOSE, new Entry.Seen("inducer", true, 1), new Entry.Watched(300)));
+        assertThat(calls(missed)).containsEntry("Does this still fail: heating?", State.MISSING);
+    }
+
+    private static Map<String, State> calls(ProvingPage page) {
+        return page.items().stream().filter(item -> ENGLISH.words(item.what()).startsWith("Does this")).collect(java.util.stream.Collectors.toMap(item -> ENGLISH.words(item.what()), Item::state));
+    }
+
+    @Test
+    void stageIsCompleteOnceItCameAndEndedWhereItEndsByItself() {
+        Entry lit = new Entry.Seen("igniter", true, 20);
+        assertThat(complete(HOSE, new Entry.Seen("inducer", true, 1), lit)).contains("inducer").doesNotContain("igniter");
+        assertThat(complete(HOSE, lit, new Entry.Seen("igniter", false, 31))).contains("igniter");
+        assertThat(complete(HOSE, new Entry.Missed("igniter", 60))).isEmpty();
+    }
+
+    private static List<String> complete(Entry... entries) {
+        return CasePages.of(with(FURNACE, entries)).sequence().stream().filter(CasePage.ChannelLine::complete).map(CasePage.ChannelLine::channel).toList();
+    }
+
+    @Test
+    void itemsStandInTheOrderOfOneWalkWithTheRunFirst() {
+        List<Item> items = ProvingPage.of(with(FURNACE, HOSE)).items();
+        assertThat(items).extracting(Item::walk).isSorted();
+        assertThat(items.stream().filter(item -> item.walk() == ProvingPage.Walk.CALLED).findFirst().orElseThrow().kind()).isEqualTo(Kind.RUN);
     }
 
     /** A new board comes with the factory's switches. */

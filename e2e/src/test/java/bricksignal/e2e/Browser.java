@@ -27,6 +27,7 @@ final class Browser implements AutoCloseable {
     private final ChromeDriver driver;
     private final String url;
     private int pressed;
+    private int digits;
 
     Browser(String url, int width, int height) {
         this(url, width, height, null);
@@ -105,8 +106,27 @@ final class Browser implements AutoCloseable {
         return pressed;
     }
 
+    /** A reading typed by the keypad of the work, digit by digit; its digits are counted apart. */
+    void typeReading(String reading) {
+        if (reading.equals("OL")) {
+            press(".pad [aria-label='open, OL']");
+        } else {
+            for (char c : reading.toCharArray()) {
+                press(".pad [aria-label='" + (c == '.' ? "point" : c == '-' ? "minus" : String.valueOf(c)) + "']");
+                pressed--;
+                digits++;
+            }
+        }
+        press("[data-test=take]");
+    }
+
+    /** How many digits of readings were pressed. */
+    int digits() {
+        return digits;
+    }
+
     boolean shows(String css) {
-        return driver.findElements(By.cssSelector(css)).stream().anyMatch(WebElement::isDisplayed);
+        return Boolean.TRUE.equals(driver.executeScript("return [...document.querySelectorAll(arguments[0])].some(e => e.checkVisibility({ visibilityProperty: true }))", css));
     }
 
     /** The text of what is seen; read again where the page changed under the reading. */
@@ -143,7 +163,7 @@ final class Browser implements AutoCloseable {
         return driver.findElements(By.cssSelector("[data-test=log] > li")).size();
     }
 
-    /** Serious and critical violations that axe-core finds on the page as it stands. */
+    /** Violations of impact moderate or higher that axe-core finds on the page as it stands. */
     @SuppressWarnings("unchecked")
     List<String> violations(Path project) {
         try {
@@ -154,8 +174,26 @@ final class Browser implements AutoCloseable {
         return (List<String>) driver.executeAsyncScript("""
                 const done = arguments[arguments.length - 1];
                 axe.run(document, { resultTypes: ['violations'] }).then(r => done(r.violations
-                  .filter(v => v.impact === 'serious' || v.impact === 'critical')
+                  .filter(v => v.impact !== 'minor')
                   .map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 120) + ' ' + n.failureSummary).join(' | '))))""");
+    }
+
+    /**
+     * What does not hold when text is twice as large as usual (WCAG 2.2, 1.4.4): the page wider than the screen, or a word cut off by its own box. What scrolls by itself may be
+     * wider.
+     */
+    @SuppressWarnings("unchecked")
+    List<String> brokenByLargeText() {
+        return (List<String>) driver.executeScript("""
+                document.documentElement.style.fontSize = '200%';
+                const scrolls = e => { for (let p = e; p; p = p.parentElement) if (/auto|scroll/.test(getComputedStyle(p).overflowX)) return true; return false };
+                const wide = document.documentElement.scrollWidth > innerWidth + 1 ? ['the page is ' + document.documentElement.scrollWidth + ' wide: ' + [...document.querySelectorAll('main *')].filter(e => !scrolls(e.parentElement) && e.getBoundingClientRect().right > innerWidth + 1).map(e => e.tagName + '.' + e.className).slice(0, 4)] : [];
+                const cut = [...document.querySelectorAll('main button, main a, main p, main h1, main h2, main label, main td, main th')].filter(e => e.offsetParent
+                  && getComputedStyle(e).textOverflow !== 'ellipsis' && !e.closest('.visually-hidden, svg') && !scrolls(e)
+                  && (e.getBoundingClientRect().right > innerWidth + 1 || (getComputedStyle(e).overflowX === 'hidden' && e.scrollWidth > e.clientWidth + 1)))
+                  .map(e => e.tagName + ' ' + e.innerText.slice(0, 60));
+                document.documentElement.style.fontSize = '';
+                return [...wide, ...cut.slice(0, 5)];""");
     }
 
     @Override

@@ -68,6 +68,33 @@ class WordsOnScreenTest {
         assertThat(namesOfOurs(families().findFirst().orElseThrow(), "es")).isEmpty();
     }
 
+    /** Outside of a visit too, and for the lead. */
+    @Test
+    void noOtherViewShowsANameOfOurs() {
+        Set<String> found = new LinkedHashSet<>();
+        try (Browser browser = new Browser(server.url(), 1280, 800)) {
+            browser.logIn("odile");
+            for (String path : List.of("/jobs", "/jobs/lead", "/jobs/learning", "/jobs/new", "/jobs/record?query=heat", "/identify", "/packs", "/policy", "/tools", "/tools/economizer", "/me")) {
+                browser.go(path);
+                browser.see("main");
+                browser.waitFor(() -> BUSY.stream().noneMatch(browser.text("main")::contains));
+                found.addAll(tokens(browser, path));
+            }
+        }
+        assertThat(found).isEmpty();
+    }
+
+    private static Set<String> tokens(Browser browser, String view) {
+        Set<String> found = new LinkedHashSet<>();
+        Matcher tokens = LIKE_AN_ID.matcher(browser.text("main"));
+        while (tokens.find()) {
+            if (!COMPOUNDS.contains(tokens.group())) {
+                found.add(view + ": " + tokens.group());
+            }
+        }
+        return found;
+    }
+
     private Set<String> namesOfOurs(String family, String language) {
         Client ines = server.logIn("ines");
         ines.put("/api/me", Map.of("locale", language, "hand", "RIGHT"));
@@ -81,12 +108,7 @@ class WordsOnScreenTest {
                 browser.go("/visits/" + visit + "/" + step);
                 browser.see("main h1, main h2, [data-test=sheet]");
                 browser.waitFor(() -> BUSY.stream().noneMatch(browser.text("main")::contains));
-                Matcher tokens = LIKE_AN_ID.matcher(browser.text("main"));
-                while (tokens.find()) {
-                    if (!COMPOUNDS.contains(tokens.group())) {
-                        found.add(step + ": " + tokens.group());
-                    }
-                }
+                found.addAll(tokens(browser, step));
             }
         }
         ines.put("/api/me", Map.of("locale", "en", "hand", "RIGHT"));

@@ -23,11 +23,14 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The ladder diagram of every composition, measured: nothing overlaps, no wire crosses another, every place that a probe reaches is on it. */
 class DrawingTest {
 
     private static final double LINE = 14;
+    private static final String F1 = PackLibrary.text("f1-furnace");
+    private static final int SPLICES = 125;
     /** The shipped face itself, read by the JDK: what the drawing's own table of widths is held against. */
     private static final Font FACE = face();
     private static final FontRenderContext EXACT = new FontRenderContext(null, true, true);
@@ -94,7 +97,10 @@ class DrawingTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("compositions")
     void everyCompositionIsDrawn(Composition composition) {
-        UnitModel model = model(composition);
+        isDrawn(model(composition));
+    }
+
+    private static void isDrawn(UnitModel model) {
         Ladder ladder = ladder(model);
         Sheet sheet = Sheet.of(ladder, DrawingTest::words);
         Set<String> places = Stream.concat(sheet.nodes().stream().map(Sheet.Node::net), sheet.ends().stream().filter(end -> end.ground() && !end.label().isEmpty())
@@ -111,6 +117,28 @@ class DrawingTest {
         assertThat(crossings / (double) ladder.rungs()).as("crossings a rung").isLessThanOrEqualTo(0.15);
         model.points().stream().filter(point -> !ladder.ground().contains(point.net())).forEach(point -> assertThat(ladder.way(point.net(), point.against()))
                 .as("the rung around %s", point.net()).extracting(Ladder.Step::net).contains(point.net()));
+    }
+
+    /** Labels as long as an own pack may have them, of one word or of many: cut, and still beside one another. */
+    @ParameterizedTest
+    @ValueSource(strings = {"limitfeedside", "limit feed side "})
+    void labelOfTwoHundredCharactersStillHolds(String word) {
+        String label = word.repeat(200).substring(0, 200);
+        isDrawn(PackReader.read(F1.replace("label: limit feed side,", "label: \"" + label + "\",").replace("label: between limit and rollout,", "label: \"" + label.replace("limit", "mixed") + "\",")));
+    }
+
+    /** A lead spliced over and over: far more points than any family has. */
+    @Test
+    void unitWithAHundredAndFiftyPointsIsDrawn() {
+        StringBuilder wires = new StringBuilder("  p1-1: {is: pin, a: R, b: splice1, ohms: 0.02, mark: P}\n");
+        StringBuilder points = new StringBuilder();
+        for (int i = 1; i <= SPLICES; i++) {
+            wires.append("  lead%d: {is: wire, a: splice%d, b: %s, ohms: 0.01, mark: P}%n".formatted(i, i, i == SPLICES ? "lim-in" : "splice" + (i + 1)));
+            points.append("  splice%d: {label: splice %d of the limit lead, where: limit, colour: red, seconds: 30, against: C, moments: [standby], side: chain}%n".formatted(i, i));
+        }
+        UnitModel model = PackReader.read(F1.replace("  p1-1: {is: pin, a: R, b: lim-in, ohms: 0.02, mark: P}\n", wires).replace("\npoints:\n", "\npoints:\n" + points));
+        assertThat(model.points()).hasSizeGreaterThan(SPLICES);
+        isDrawn(model);
     }
 
     @Test

@@ -2,6 +2,7 @@ package bricksignal.server;
 
 import static bricksignal.server.Client.entry;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -81,6 +82,12 @@ class BoardsTest {
             assertThat(fault.get("shown").size()).isPositive();
             assertThat(fault.get("open").size()).isZero();
         });
+        List<Double> shares = proof.valueStream().map(fault -> fault.get("share").asDouble()).toList();
+        assertThat(shares).as("the commonest first").isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(shares.stream().mapToDouble(share -> share).sum()).isCloseTo(1, within(1e-9));
+        JsonNode tests = ines.get("/api/packs/f9-airhandler/tests?choice=voltage:two-legs").json();
+        assertThat(tests.valueStream().flatMap(group -> group.get("cautions").valueStream()).map(JsonNode::asString)).as("what can hurt somebody").anyMatch(said -> said.contains("Line voltage"));
+        assertThat(tests.valueStream().flatMap(group -> group.get("tests").valueStream()).count()).isGreaterThan(50);
         assertThat(ines.get("/api/packs/f99/run").status()).isEqualTo(404);
         assertThat(ines.get("/api/packs/f9-airhandler/proof?choice=voltage:seven").status()).isEqualTo(422);
     }

@@ -103,6 +103,17 @@ class LanguageTest {
         return client.get("/api/units/" + unit + "/statements?complaint=" + URLEncoder.encode(complaint, StandardCharsets.UTF_8)).json().get("understood").toString();
     }
 
+    /** What a person did wrong is said in the language of the person, with the value and what to do. */
+    @Test
+    void problemsAreToldInTheLanguageOfThePerson() {
+        String unit = ines.newUnit("f1-furnace");
+        Client spanish = ines.with("Accept-Language", "es");
+        ines.put("/api/me", Map.of("locale", SPANISH, "hand", "RIGHT"));
+        assertThat(spanish.post("/api/jobs", Map.of("unitId", unit, "complaint", "frio", "at", "25:00")).detail()).isEqualTo("'25:00' no es una hora. Escríbala como 14:30, o déjela vacía.");
+        assertThat(spanish.get("/api/visits?query=").detail()).startsWith("Diga qué buscar, en 1 a");
+        assertThat(spanish.get("/api/visits/00000000-0000-0000-0000-000000000000").detail()).startsWith("No hay tal visita");
+    }
+
     @Test
     void verdictIsKeptForTheRecordInOneLanguage() {
         String visit = ines.job("no heat");

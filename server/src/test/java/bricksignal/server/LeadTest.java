@@ -69,6 +69,18 @@ class LeadTest {
         assertThat(named(after.get("families"), "f3-vehicle").get("backs").asInt()).isPositive();
     }
 
+    /** The weeks are the same visits, each once, by the Monday of the company's own days. */
+    @Test
+    void weeksAddUpToAll() {
+        ines.post("/api/visits/" + ines.jobAt(ines.newUnit("f3-vehicle"), "no heat") + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "ran when I came"));
+        JsonNode found = overview();
+        for (String figure : new String[] {"visits", "proven", "backs", "boards"}) {
+            assertThat(found.get("weeks").valueStream().mapToInt(week -> week.get(figure).asInt()).sum()).as(figure).isEqualTo(found.get("all").get(figure).asInt());
+        }
+        List<LocalDate> mondays = found.get("weeks").valueStream().map(week -> LocalDate.parse(week.get("week").asString())).toList();
+        assertThat(mondays).isSorted().doesNotHaveDuplicates().allMatch(day -> day.getDayOfWeek() == java.time.DayOfWeek.MONDAY);
+    }
+
     /** A board goes unproven with a lead's approval only, and that stands in the lead's figures, the list, and for the shop to answer. */
     @Test
     void boardThatALeadLetGoUnprovenIsShownAsThat() {

@@ -318,6 +318,34 @@ class VisitTest {
         assertThat(ines.add(visit, entry("CHANGE_OUT", "supersedes", note.get("id"))).status()).isEqualTo(422);
     }
 
+    /** The day in its order: by the time that was agreed, and what has none after it. */
+    @Test
+    void jobsOfADayStandByTheirTime() {
+        String unit = ines.newUnit("f1-furnace");
+        for (String at : new String[] {"15:30", "07:15"}) {
+            assertThat(ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "at " + at, "at", at)).json().get("at").asString()).startsWith(at);
+        }
+        ines.jobAt(unit, "at any time");
+        assertThat(ines.jobs().valueStream().map(job -> job.get("complaint").asString()).filter(said -> said.startsWith("at ")))
+                .containsExactly("at 07:15", "at 15:30", "at any time");
+        Client.Reply odd = ines.post("/api/jobs", Map.of("unitId", unit, "complaint", "late", "at", "25:00"));
+        assertThat(odd.status()).isEqualTo(422);
+        assertThat(odd.detail()).contains("25:00");
+    }
+
+    /** What the unit most likely wants, with its chance; an open igniter outweighs all else. */
+    @Test
+    void whatToBringIsThePartsThatAreLikeliest() {
+        String visit = ines.job("no heat");
+        JsonNode before = ines.get("/api/visits/" + visit + "/bring").json();
+        assertThat(before.valueStream().map(part -> part.get("probability").asDouble()).toList()).allMatch(chance -> chance >= 0.05).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(ines.get("/api/visits/" + visit).json().get("job").get("state").asString()).as("to look what to bring opens nothing").isEqualTo("PLANNED");
+        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        JsonNode after = ines.get("/api/visits/" + visit + "/bring").json();
+        assertThat(after.get(0).get("label").asString()).isEqualTo("hot-surface igniter");
+        assertThat(after.get(0).get("probability").asDouble()).isGreaterThan(0.8);
+    }
+
     @Test
     void jobWithoutComplaintOrUnitIsRefused() {
         assertThat(ines.post("/api/jobs", Map.of("unitId", UUID.randomUUID().toString(), "complaint", " ")).status())

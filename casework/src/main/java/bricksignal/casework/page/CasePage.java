@@ -21,7 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param next the test to make next, or null when nothing more is to be asked
  * @param meanwhile what can be done while the next test is waited for; empty where it is no long wait
  * @param others further tests worth making, best first
- * @param rung the rung of the ladder diagram around the likeliest cause, as a healthy unit stands at the moment of the next test
+ * @param rung the rung of the ladder diagram around the likeliest cause that is drawn, as a healthy unit stands at the moment of the next test
+ * @param where the rung around the cause that leads; empty where it does not lie in the circuit
  * @param changes temporary changes that are in the unit now
  * @param powerCycled whether the power was cycled before anybody looked
  * @param contradictions readings that cannot stand together
@@ -35,7 +36,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
         Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> meanwhile, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
-        List<RungStep> rung, List<Change> changes, boolean powerCycled,
+        List<RungStep> rung, List<RungStep> where, List<Change> changes, boolean powerCycled,
         List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes,
         List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {
 
@@ -98,9 +99,10 @@ public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect
      * @param perceived whether a person sees or hears it without an instrument
      * @param said whether something was said of it in the run that is being watched
      * @param on whether it was last said to have begun
+     * @param complete whether it was seen to come and, where it ends by itself, to end
      */
     public record ChannelLine(String channel, @Phrase String label, List<Double> begins, List<Double> lateAfter, List<Double> ends,
-            boolean perceived, boolean said, boolean on) {
+            boolean perceived, boolean said, boolean on, boolean complete) {
     }
 
     /** What was seen to begin or to end, seconds after the call. */

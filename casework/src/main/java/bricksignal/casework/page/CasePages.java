@@ -74,7 +74,7 @@ public final class CasePages {
                 shown.stream().map(this::suspect).toList(), diagnosis.ranking().stream().skip(shown.size())
                 .map(h -> diagnosis.hypothesis(h).label()).toList(), purpose, next,
                 safety ? List.of() : advice.meanwhile().stream().map(p -> TestPage.line(pack, p)).toList(),
-                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), circuit.aroundTheLikeliest(),
+                proposals.stream().skip(ask ? 1 : 0).limit(MOST_OTHERS).map(p -> TestPage.line(pack, p)).toList(), verdict(advice.verdict()), TimingDiagram.of(diagnosis), circuit.aroundTheLikeliest(), circuit.aroundTheLeader(),
                 now.changesIn().stream().map(filed -> new CasePage.Change(filed.id(),
                 now.change((Entry.ChangeIn) filed.entry()), filed.madeAt())).toList(), now.powerCycled(),
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
@@ -121,9 +121,11 @@ public final class CasePages {
 
     private List<CasePage.ChannelLine> sequence() {
         Map<String, Boolean> said = new LinkedHashMap<>();
+        Map<String, Boolean> came = new LinkedHashMap<>();
         for (Entry entry : now.run()) {
             if (entry instanceof Entry.Seen seen) {
                 said.put(seen.channel(), seen.begins());
+                came.put(seen.channel(), seen.begins());
             } else if (entry instanceof Entry.Missed missed) {
                 said.put(missed.channel(), false);
             }
@@ -132,10 +134,11 @@ public final class CasePages {
         return SequenceModel.usual(pack).stream().map(channel -> {
             SequenceModel times = SequenceModel.of(pack, channel.id());
             List<Double> begins = times.edges(nothing, true);
+            List<Double> ends = times.edges(nothing, false);
             return new CasePage.ChannelLine(channel.id(), channel.label(), begins,
-                    begins.stream().map(SequenceModel::lateAfter).toList(), times.edges(nothing, false),
+                    begins.stream().map(SequenceModel::lateAfter).toList(), ends,
                     pack.seenInSequence().contains(channel), said.containsKey(channel.id()),
-                    said.getOrDefault(channel.id(), false));
+                    said.getOrDefault(channel.id(), false), Boolean.valueOf(begins.size() > ends.size()).equals(came.get(channel.id())));
         }).toList();
     }
 }

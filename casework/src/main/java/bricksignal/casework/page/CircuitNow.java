@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What is drawn into the circuit of a case: how a healthy unit stands at a moment, what was read, what is suspected and what is ruled out. */
@@ -113,7 +114,16 @@ final class CircuitNow {
 
     /** The rung around the likeliest cause that is drawn. */
     List<RungStep> aroundTheLikeliest() {
-        return now.diagnosis().ranking().stream().flatMap(id -> elements(now.diagnosis().hypothesis(id)).stream()).map(now.unit().ladder()::wayThrough)
+        return around(now.diagnosis().ranking().stream());
+    }
+
+    /** The rung around the cause that leads; nothing where it does not lie in the circuit, such as a blocked vent. */
+    List<RungStep> aroundTheLeader() {
+        return around(Stream.of(now.diagnosis().leader()));
+    }
+
+    private List<RungStep> around(Stream<HypothesisId> causes) {
+        return causes.flatMap(id -> elements(now.diagnosis().hypothesis(id)).stream()).map(now.unit().ladder()::wayThrough)
                 .filter(some -> !some.isEmpty()).findFirst().orElse(List.of()).stream().map(this::step).toList();
     }
 

@@ -32,6 +32,9 @@ public final class Details {
 
     private static final double WORTH_NAMING = 0.03;
     private static final int MOST_SUSPECTS = 3;
+    /** One call in twenty: seldomer, nobody turns round for it (from memory). */
+    private static final double WORTH_TAKING = 0.05;
+    private static final int MOST_TAKEN = 3;
     private static final double HALF = 0.5;
 
     private Details() {
@@ -211,11 +214,30 @@ public final class Details {
         return repairs;
     }
 
+    /**
+     * A part to take along.
+     *
+     * @param probability that it is what the unit wants, by what is known before anybody was there
+     * @param stocked whether a van usually has it
+     */
+    public record Bring(@Phrase String label, double probability, boolean stocked) {
+    }
+
+    /** The parts that are likeliest to be wanted, by what is known now; none where nothing stands out. */
+    public static List<Bring> bring(Case now) {
+        Diagnosis diagnosis = now.diagnosis();
+        return now.unit().model().parts().stream().filter(part -> part.price() > 0 && (part.kind() == Part.Kind.PART || part.kind() == Part.Kind.BOARD))
+                .map(part -> new Bring(part.label(), probability(diagnosis, part), part.stocked())).filter(part -> part.probability() >= WORTH_TAKING)
+                .sorted(Comparator.comparingDouble(Bring::probability).reversed()).limit(MOST_TAKEN).toList();
+    }
+
+    private static double probability(Diagnosis diagnosis, Part part) {
+        return diagnosis.hypotheses().stream().filter(h -> diagnosis.hypothesis(h).parts().contains(part)).mapToDouble(diagnosis::belief).sum();
+    }
+
     private static Repair repair(Case now, Planner planner, String id, boolean done) {
         Part part = now.unit().model().part(id);
-        double probability = now.diagnosis().hypotheses().stream().filter(h -> now.diagnosis().hypothesis(h).parts().contains(part))
-                .mapToDouble(now.diagnosis()::belief).sum();
-        return new Repair(id, part.label(), probability, planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
+        return new Repair(id, part.label(), probability(now.diagnosis(), part), planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
                 !done && Admission.mayBeRepaired(now, part), Admission.mayBeChanged(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)));
     }
 }

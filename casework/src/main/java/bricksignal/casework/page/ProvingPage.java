@@ -8,7 +8,7 @@ import java.util.List;
  * What proves a repair: what must be seen of the unit since the last part was changed, what of it was seen, and what is missing.
  *
  * @param repaired whether anything was repaired on this visit; before that there is nothing to prove
- * @param items what is wrong first, then what is missing, cheapest first, then what is shown
+ * @param items in the order of one walk
  * @param blocks why the visit cannot be closed as fixed; empty where it can
  */
 public record ProvingPage(boolean repaired, List<Item> items, List<Message> blocks) {
@@ -48,6 +48,11 @@ public record ProvingPage(boolean repaired, List<Item> items, List<Message> bloc
         /** One that takes no reading. */
         Item(String id, Kind kind, Walk walk, Message what, State state, Message due, Message found, double minutes, List<Message> cautions) {
             this(id, kind, walk, what, state, due, found, Message.NOTHING, Message.NOTHING, minutes, cautions);
+        }
+
+        /** The same, shown by something else. */
+        Item shown(Message by) {
+            return new Item(id, kind, walk, what, State.GOOD, due, by, unit, behind, minutes, cautions);
         }
     }
 

@@ -46,7 +46,7 @@ final class ProvingRun {
     private final List<Line> since;
     private final List<Observation> seen;
     private final List<Part> repaired;
-    /** What is wrong first, then what is missing, cheapest first. */
+    /** In the order of one walk: at each of its moments the run that is watched first, then what is quickest. */
     private final List<Item> items;
 
     ProvingRun(Case now) {
@@ -61,7 +61,7 @@ final class ProvingRun {
         this.since = counting.subList(last + 1, counting.size());
         this.seen = now.diagnosis().sinceRepair();
         this.repaired = now.diagnosis().repaired().stream().map(model::part).toList();
-        this.items = items().sorted(Comparator.comparing(Item::state).thenComparingDouble(Item::minutes)).toList();
+        this.items = items().sorted(Comparator.comparing(Item::walk).thenComparing(item -> item.kind() != Kind.RUN).thenComparingDouble(Item::minutes)).toList();
     }
 
     ProvingPage page() {
@@ -89,8 +89,9 @@ final class ProvingRun {
         return repaired.isEmpty() ? always : Stream.of(always, runs(), limits(), calls(), plugs(), settings(), untested()).flatMap(all -> all);
     }
 
+    /** What is still in comes out first: a run with a jumper in it proves nothing. */
     private Stream<Item> changes() {
-        return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, Walk.BEFORE_LEAVING, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
+        return now.changesIn().stream().map(filed -> new Item(filed.id(), Kind.CHANGE, Walk.POWER_OFF, now.change((Entry.ChangeIn) filed.entry()), State.BAD, Message.of("prove.out"),
                 Message.of("prove.in"), 0, List.of()));
     }
 
@@ -162,10 +163,17 @@ final class ProvingRun {
                 : Message.of("prove.band", least, most);
     }
 
-    /** Each thing that can be called for comes. */
+    /** Each thing that can be called for comes. A call whose run was watched to its end, with all of it on time, has shown that by itself. */
     private Stream<Item> calls() {
-        return questions(check -> check.sense() == Test.Sense.COMPLAINT && !CustomerTest.asks(check)).map(check -> question(check, Message.of("prove.call",
-                Message.said(String.valueOf(model.scenario(model.moment(check.moment()).scenario()).called()))), false));
+        List<String> watched = pack.catalogue().tests().stream().filter(test -> test instanceof Test.Sequence && watched(test).state() == State.GOOD).map(this::scenario).toList();
+        return questions(check -> check.sense() == Test.Sense.COMPLAINT && !CustomerTest.asks(check)).map(check -> {
+            Item asked = question(check, Message.of("prove.call", Message.said(String.valueOf(model.scenario(scenario(check)).called()))), false);
+            return asked.state() == State.MISSING && watched.contains(scenario(check)) ? asked.shown(Message.of("prove.all-came")) : asked;
+        });
+    }
+
+    private String scenario(Test test) {
+        return model.moment(test.moment()).scenario();
     }
 
     /** The plugs of what was changed, and those that were pulled or pushed on the way, wiggled once more. */

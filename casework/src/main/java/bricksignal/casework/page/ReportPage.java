@@ -23,7 +23,7 @@ import java.util.stream.Stream;
  * @param untested what never got power and was not tested, as people say it
  * @param diagram when everything comes and goes
  * @param taps what was seen of the sequence
- * @param rung the rung of the ladder diagram around the likeliest cause; empty where no cause is named
+ * @param rung the rung of the ladder diagram around the cause; empty where none is named, or it does not lie in the circuit
  * @param cautions what to mind at this unit
  * @param defer what comes before anything that is said
  */
@@ -53,7 +53,7 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
         }
         String lastRead = found.diagnosis().observations().stream().flatMap(seen -> seen instanceof Observation.Reading reading && !reading.test().mode().dead() ? Stream.of(reading.test().moment()) : Stream.<String>empty())
                 .reduce((first, last) -> last).orElse(found.unit().model().moments().get(0).id());
-        return new CircuitNow(found, lastRead).aroundTheLikeliest();
+        return new CircuitNow(found, lastRead).aroundTheLeader();
     }
 
     private static boolean isDone(Entry entry) {

@@ -32,6 +32,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class CatalogueTest {
 
+    private static final List<Path> SOURCES = Stream.of("../core", ".", "../server").map(module -> Path.of(module, "src/main/java")).toList();
+
     private static final Catalogue ENGLISH = catalogue();
 
     private static Catalogue catalogue() {
@@ -46,7 +48,7 @@ class CatalogueTest {
     private static Set<String> keysInTheSources() throws IOException {
         Set<String> keys = new TreeSet<>();
         Pattern key = Pattern.compile("\"([a-z][a-z-]*(?:\\.[A-Za-z][A-Za-z.-]*)?\\.?)\"");
-        for (Path root : List.of(Path.of("../core/src/main/java"), Path.of("src/main/java"))) {
+        for (Path root : SOURCES) {
             try (Stream<Path> files = Files.walk(root)) {
                 for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                     String text = Files.readString(file);
@@ -86,7 +88,7 @@ class CatalogueTest {
     void everyMessageThatTheSourcesNameHasWords() throws IOException {
         Set<String> used = new TreeSet<>();
         Pattern of = Pattern.compile("(?:Message\\.of\\(|refused\\([^,()]*(?:\\([^)]*\\))?, |log\\.item\\(Message\\.of\\()\"([a-z][a-z-]*\\.[a-z.-]*[a-z])\"");
-        for (Path root : List.of(Path.of("../core/src/main/java"), Path.of("src/main/java"))) {
+        for (Path root : SOURCES) {
             try (Stream<Path> files = Files.walk(root)) {
                 for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                     Matcher found = of.matcher(Files.readString(file));

@@ -1,6 +1,7 @@
 package bricksignal.server.account;
 
 import bricksignal.core.unit.Stop;
+import bricksignal.core.words.Message;
 import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.NotHere;
@@ -66,10 +67,10 @@ class PeopleController {
     @Transactional
     PersonView add(@PathVariable String login, @Valid @RequestBody NewQualification made) {
         if (made.licence() == Stop.Licence.NONE) {
-            throw new BadInput("licence", "Choose a license: gas, refrigerant, electrical or solid fuel.");
+            throw new BadInput("licence", Message.of("problem.license"));
         }
         if (made.until().isAfter(LAST_DAY)) {
-            throw new BadInput("until", "'" + made.until() + "' is too late a day. Give the last day on which it counts.");
+            throw new BadInput("until", Message.of("problem.until", Message.said(made.until().toString())));
         }
         Account account = person(login);
         qualifications.save(new Qualification(UUID.randomUUID(), account.id(), made.licence(), made.number().trim(), made.region().trim(), made.until()));
@@ -85,7 +86,7 @@ class PeopleController {
     }
 
     private Account person(String login) {
-        return accounts.findByLogin(login).orElseThrow(() -> new NotHere("No one here has the login '" + login + "'."));
+        return accounts.findByLogin(login).orElseThrow(() -> new NotHere(Message.of("problem.no-login", Message.said(login))));
     }
 
     private PersonView view(Account account) {

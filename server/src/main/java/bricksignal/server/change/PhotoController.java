@@ -1,5 +1,6 @@
 package bricksignal.server.change;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Workbench;
 import bricksignal.server.visit.VisitService;
@@ -58,7 +59,7 @@ class PhotoController {
     PhotoView keep(Principal principal, @PathVariable UUID id, @PathVariable UUID photo, @RequestParam String label, @RequestBody byte[] file) {
         visits.visit(principal.getName(), id);
         if (label.isBlank() || label.length() > LONGEST_LABEL) {
-            throw new BadInput("label", "Say what is on the photograph, in 1 to " + LONGEST_LABEL + " characters.");
+            throw new BadInput("label", Message.of("problem.photo-label", Message.said(String.valueOf(LONGEST_LABEL))));
         }
         return PhotoView.of(photos.keep(principal.getName(), id, photo, label.trim(), workbench.alone(() -> Picture.of(file))));
     }

@@ -4,6 +4,7 @@ import bricksignal.server.learning.CallBack;
 import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.policy.PolicyService;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Query;
 import jakarta.persistence.Tuple;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -44,8 +45,10 @@ class Closed {
             + middle("book_minutes") + " as \"bookMinutes\", " + middle("minutes * :labour + parts_cost") + " as cost, "
             + middle("book_minutes * :labour + parts_cost") + " as \"bookCost\" from closed group by grouping sets ((), (pack), (technician_id)) order by name";
     /** All that the lead looks at is counted of one reading of the visits. */
+    private static final String WEEKS = "select cast(date_trunc('week', closed_at at time zone :zone) as date) as week, count(*) as visits, count(*) filter (where proven) as proven, "
+            + "count(back) as backs, count(*) filter (where board_changed) as boards from closed group by 1 order by 1";
     private static final String OVERVIEW = "select " + list(COUNTS) + " as counts, " + list(shown("back is not null")) + " as backs, "
-            + list(shown("board_changed")) + " as boards";
+            + list(shown("board_changed")) + " as boards, " + list(WEEKS) + " as weeks";
     private static final double WEEK_DAYS = 7;
 
     private final EntityManager entities;
@@ -94,22 +97,31 @@ class Closed {
             @Nullable Double bookCost, @Nullable Long back) {
     }
 
-    /** What closed visits of some days came to; people stand by name, nobody is ranked; those that came back and boards that were changed newest first. */
-    record Overview(String currency, Figures all, List<Figures> families, List<Figures> people, List<Shown> backs, List<Shown> boards) {
+    /**
+     * What was closed in a week.
+     *
+     * @param week its Monday
+     * @param backs how many came back within thirty days
+     */
+    record Week(LocalDate week, long visits, long proven, long backs, long boards) {
+    }
+
+    /** What closed visits of some days came to, week by week too, those without any left out; people stand by name, nobody is ranked; those that came back and boards that were changed newest first. */
+    record Overview(String currency, Figures all, List<Figures> families, List<Figures> people, List<Shown> backs, List<Shown> boards, List<Week> weeks) {
     }
 
     @Transactional(readOnly = true)
     Overview overview(LocalDate from, LocalDate to) {
-        Tuple found = asked(OVERVIEW, from, to).get(0);
+        Tuple found = asked(OVERVIEW, from, to, Map.of("zone", day.zone().getId())).get(0);
         JsonNode counts = json.readTree(text(found, "counts"));
         return new Overview(policy.rates().currency(), figures(counts, 1, 1).get(0), figures(counts, 0, 1), figures(counts, 1, 0), List.of(json.readValue(text(found, "backs"), Shown[].class)),
-                List.of(json.readValue(text(found, "boards"), Shown[].class)));
+                List.of(json.readValue(text(found, "boards"), Shown[].class)), List.of(json.readValue(text(found, "weeks"), Week[].class)));
     }
 
     /** All of them, oldest first. */
     @Transactional(readOnly = true)
     List<Row> rows(LocalDate from, LocalDate to) {
-        return asked(ROWS, from, to).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
+        return asked(ROWS, from, to, Map.of()).stream().map(t -> new Row(number(t, "number"), text(t, "pack"), text(t, "site"),
                 text(t, "unit"), text(t, "person"), text(t, "complaint"), text(t, "verdict"), text(t, "outcome"), (Boolean) t.get("proven"), text(t, "repaired"),
                 (Boolean) t.get("board_changed"), text(t, "allowed"), ((Number) t.get("skipped")).intValue(), (Instant) t.get("opened_at"), (Instant) t.get("closed_at"),
                 ((Number) t.get("minutes")).doubleValue(), (Double) t.get("book_minutes"), (Double) t.get("cost"), (Double) t.get("book_cost"), t.get("back") == null ? null : number(t, "back"))).toList();
@@ -168,9 +180,11 @@ class Closed {
     }
 
     @SuppressWarnings("unchecked")
-    private List<Tuple> asked(String select, LocalDate from, LocalDate to) {
+    private List<Tuple> asked(String select, LocalDate from, LocalDate to, Map<String, Object> more) {
         ZoneId zone = day.zone();
-        return entities.createNativeQuery(VISITS + select, Tuple.class).setParameter("from", from.atStartOfDay(zone).toInstant())
+        Query query = entities.createNativeQuery(VISITS + select, Tuple.class);
+        more.forEach(query::setParameter);
+        return query.setParameter("from", from.atStartOfDay(zone).toInstant())
                 .setParameter("to", to.plusDays(1).atStartOfDay(zone).toInstant())
                 .setParameter("labour", policy.current().labourPerMinute()).getResultList();
     }

@@ -1,5 +1,6 @@
 package bricksignal.server.lead;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.record.CsvText;
 import bricksignal.server.record.Download;
@@ -49,10 +50,10 @@ class LeadController {
 
     private static void check(LocalDate from, LocalDate to) {
         if (from.isAfter(to)) {
-            throw new BadInput("from", "'" + from + "' comes after '" + to + "'; begin before the end.");
+            throw new BadInput("from", Message.of("problem.from-after-to", Message.said(from.toString()), Message.said(to.toString())));
         }
         if (from.plusYears(LONGEST_YEARS).isBefore(to)) {
-            throw new BadInput("from", "From " + from + " to " + to + " is longer than " + LONGEST_YEARS + " years; choose fewer.");
+            throw new BadInput("from", Message.of("problem.too-many-years", Message.said(from.toString()), Message.said(to.toString()), Message.said(String.valueOf(LONGEST_YEARS))));
         }
     }
 }

@@ -1,5 +1,6 @@
 package bricksignal.server.overlay;
 
+import bricksignal.core.words.Message;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Overlay;
 import bricksignal.packs.OverlayReader;
@@ -116,8 +117,7 @@ public class OverlayService {
     @Transactional(readOnly = true)
     public OverlayVersion version(String name, int version) {
         return versions.allOf(name).stream().filter(v -> version == 0 || v.version() == version).findFirst()
-                .orElseThrow(() -> new NotHere("There is no board '" + name + "'"
-                        + (version == 0 ? "." : " in version " + version + ".")));
+                .orElseThrow(() -> new NotHere(version == 0 ? Message.of("problem.no-board", Message.said(name)) : Message.of("problem.no-board-version", Message.said(name), Message.said(String.valueOf(version)))));
     }
 
     /** True if this person may keep another version of a board. */

@@ -3,6 +3,7 @@ package bricksignal.server.pack;
 import bricksignal.casework.Case;
 import bricksignal.casework.CaseUnit;
 import bricksignal.casework.page.DrawingPage;
+import bricksignal.casework.page.TestGroup;
 import bricksignal.core.Known;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.diagnosis.plan.Policy;
@@ -88,6 +89,12 @@ class PackController {
             throw new BadInput("moment", "This unit has no moment '" + moment + "'.");
         }
         return DrawingPage.of(Case.of(unit, Policy.defaults()), moment == null ? unit.model().moments().get(0).id() : moment, words::of);
+    }
+
+    /** Its tests by the moment of its run, with what can hurt somebody there. */
+    @GetMapping("/api/packs/{id}/tests")
+    List<TestGroup> tests(@PathVariable String id, @RequestParam(defaultValue = "") List<String> choice) {
+        return TestGroup.of(packs.unit(ref(composition(id, choice))).pack());
     }
 
     /** How each of its faults is proven. */

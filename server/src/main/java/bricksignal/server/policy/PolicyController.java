@@ -4,6 +4,7 @@ import bricksignal.core.costing.Rates;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.diagnosis.plan.School;
 import bricksignal.core.unit.Test;
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -49,7 +50,7 @@ class PolicyController {
             try {
                 return new HouseRules(timeZone == null ? now.zone() : ZoneId.of(timeZone), changers == null ? now.changers() : changers);
             } catch (DateTimeException unknown) {
-                throw new BadInput("timeZone", "'" + timeZone + "' is no time zone. Choose one from the list, such as America/Adak.");
+                throw new BadInput("timeZone", Message.of("problem.time-zone", Message.said(String.valueOf(timeZone))));
             }
         }
     }

@@ -1,7 +1,9 @@
 package bricksignal.server.problem;
 
+import bricksignal.core.words.Message;
+
 /** Something that was sent cannot be used: what, the value, and what to do. */
-public final class BadInput extends RuntimeException {
+public final class BadInput extends Spoken {
 
     private static final long serialVersionUID = 1L;
 
@@ -9,6 +11,11 @@ public final class BadInput extends RuntimeException {
 
     public BadInput(String field, String message) {
         super(message);
+        this.field = field;
+    }
+
+    public BadInput(String field, Message says) {
+        super(says);
         this.field = field;
     }
 

@@ -1,11 +1,17 @@
 package bricksignal.server.problem;
 
-/** Somebody wants to change what the company's rule leaves to others. */
-public class NotTheirs extends RuntimeException {
+import bricksignal.core.words.Message;
 
-    private static final long serialVersionUID = 1;
+/** Somebody wants to change what the company's rule leaves to others. */
+public class NotTheirs extends Spoken {
+
+    private static final long serialVersionUID = 1L;
 
     public NotTheirs(String message) {
         super(message);
+    }
+
+    public NotTheirs(Message says) {
+        super(says);
     }
 }

@@ -5,7 +5,6 @@ import bricksignal.core.tuning.Misfit;
 import bricksignal.core.words.Message;
 import bricksignal.server.words.Words;
 import java.sql.SQLException;
-import java.util.Locale;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -37,7 +36,7 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail badInput(BadInput bad) {
-        return beside(bad.field(), String.valueOf(bad.getMessage()));
+        return beside(bad.field(), bad.in(words));
     }
 
     @ExceptionHandler
@@ -82,10 +81,10 @@ class ProblemAdvice {
     ProblemDetail unkept(DataIntegrityViolationException broken) {
         String state = broken.getMostSpecificCause() instanceof SQLException sql ? String.valueOf(sql.getSQLState()) : "";
         if (state.equals(CHARACTER_NOT_IN_REPERTOIRE)) {
-            return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "A text holds a character that cannot be kept (number 0). Type it again.");
+            return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, words.sentence(Message.of("problem.character")));
         }
         if (state.equals(UNIQUE_VIOLATION)) {
-            return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "A colleague saved the same thing at this moment. Look at it and save again.");
+            return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, words.sentence(Message.of("problem.same-moment")));
         }
         throw broken;
     }
@@ -97,7 +96,7 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail notHere(NotHere missing) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, String.valueOf(missing.getMessage()));
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, missing.in(words));
     }
 
     /** With the sentences that are read to the caller. */
@@ -117,24 +116,22 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail notTheirs(NotTheirs refused) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, String.valueOf(refused.getMessage()));
+        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, refused.in(words));
     }
 
     @ExceptionHandler
     ProblemDetail conflict(Conflict conflict) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, String.valueOf(conflict.getMessage()));
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, conflict.in(words));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> busy(Busy busy) {
-        return later(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The server is busy. Nothing is lost: it is "
-                + "sent again in a moment."));
+        return later(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, words.sentence(Message.of("problem.busy"))));
     }
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> compiling(Compiling compiling) {
-        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, String.format(Locale.ROOT,
-                "This unit is being made ready, %.0f %%.", 100 * compiling.progress()));
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, words.sentence(Message.of("problem.made-ready", Message.said(String.valueOf(Math.round(100 * compiling.progress()))))));
         detail.setProperty("progress", compiling.progress());
         return later(detail);
     }

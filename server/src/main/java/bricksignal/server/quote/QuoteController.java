@@ -3,6 +3,7 @@ package bricksignal.server.quote;
 import bricksignal.casework.Figures;
 import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
+import bricksignal.core.words.Message;
 import bricksignal.core.words.Phrase;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.learning.OwnAgeing;
@@ -136,7 +137,7 @@ class QuoteController {
         Rates rates = ageing.of(policy.rates());
         WayOutPage page = page(visits.standing(principal.getName(), id), rates);
         WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
-                "There is no way '" + asked.way() + "' out of this visit any more. Look at the ways again."));
+                Message.of("problem.no-way", Message.said(asked.way()))));
         Offer offer = Offer.of(page, way, rates, words, day.today());
         Quote made = quotes.saveAndFlush(new Quote(id, accounts.of(principal.getName()).id(), day.now(), json.writeValueAsString(offer)));
         return view(quotes.findById(made.id()).orElseThrow());
@@ -146,7 +147,7 @@ class QuoteController {
     ResponseEntity<byte[]> pdf(Principal principal, @PathVariable UUID id, @PathVariable UUID quote, @RequestParam(defaultValue = "A4") Pdf.Paper paper) {
         Visit visit = visits.visit(principal.getName(), id);
         QuoteView view = quotes.findById(quote).filter(one -> one.visitId().equals(id)).map(this::view).orElseThrow(() -> new NotHere(
-                "There is no such quote of this visit."));
+                Message.of("problem.no-quote")));
         Map<String, Object> values = new LinkedHashMap<>();
         values.put("number", view.number());
         values.put("day", day.of(view.madeAt()));

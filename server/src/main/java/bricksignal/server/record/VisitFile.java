@@ -18,6 +18,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -77,6 +78,7 @@ class VisitFile {
         to.put("technicianName", visit.technician().name());
         to.put("complaint", visit.complaint());
         to.put("scheduledOn", visit.scheduledOn().toString());
+        put(to, "scheduledAt", visit.scheduledAt());
         put(to, "openedAt", visit.openedAt());
         if (visit.closed()) {
             to.put("end", Map.of("at", String.valueOf(visit.closedAt()), "outcome", String.valueOf(visit.outcome()), "decided",
@@ -158,7 +160,7 @@ class VisitFile {
                 event.get("note").asString())));
         JsonNode end = visit.get("end");
         return new Foreign(Packs.digest(json.writeValueAsString(read)), id(visit, "id"), id(unit, "id"), unit.get("family").asString(), visit.get("technician").asString(),
-                visit.get("complaint").asString(), day(visit, "scheduledOn"), visit.has("openedAt") ? time(visit, "openedAt") : null,
+                visit.get("complaint").asString(), day(visit, "scheduledOn"), visit.has("scheduledAt") ? LocalTime.parse(visit.get("scheduledAt").asString()) : null, visit.has("openedAt") ? time(visit, "openedAt") : null,
                 end == null ? null : new Foreign.End(time(end, "at"), Visit.Outcome.valueOf(end.get("outcome").asString()),
                 end.get("decided").asString(), end.get("verdict").asString()), unit.get("text").asString(), unit.has("board") ? id(unit, "board") : null,
                 entries, events);

@@ -1,5 +1,6 @@
 package bricksignal.server.site;
 
+import bricksignal.core.words.Message;
 import bricksignal.packs.Composition;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
@@ -62,7 +63,7 @@ public class SiteService {
     @Transactional
     SiteUnit make(String login, SiteController.NewUnit asked) {
         if (packs.models().stream().noneMatch(model -> model.id().equals(asked.pack()))) {
-            throw new BadInput("pack", "There is no family '" + asked.pack() + "'; choose one from the list.");
+            throw new BadInput("pack", Message.of("problem.no-family", Message.said(asked.pack())));
         }
         BoardOverlay board = board(asked.board(), asked.pack());
         Map<String, String> choices = asked.choices();
@@ -102,7 +103,7 @@ public class SiteService {
 
     /** A unit that this person may change. */
     private SiteUnit changed(String login, UUID id) {
-        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere("There is no such unit."));
+        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere(Message.of("problem.no-unit")));
         Account account = accounts.of(login);
         boolean theirs = account.id().equals(unit.madeBy()) || units.openVisits(id, account.id()) > 0;
         changing.must(account.role() == Account.Role.LEAD, theirs, "The unit '" + unit.label() + "'", "Ask the lead, or make a job for it first.");
@@ -125,12 +126,11 @@ public class SiteService {
     private Site site(SiteController.NewUnit asked) {
         UUID known = asked.siteId();
         if (known != null) {
-            return sites.findById(known).orElseThrow(() -> new BadInput("siteId", "There is no such site; choose one from the "
-                    + "list or name a new one."));
+            return sites.findById(known).orElseThrow(() -> new BadInput("siteId", Message.of("problem.no-site")));
         }
         String name = asked.siteName();
         if (name == null || name.isBlank()) {
-            throw new BadInput("siteName", "Name the site, or choose one from the list.");
+            throw new BadInput("siteName", Message.of("problem.name-site"));
         }
         String address = asked.address();
         return sites.save(new Site(UUID.randomUUID(), name.trim(), address == null ? "" : address.trim()));

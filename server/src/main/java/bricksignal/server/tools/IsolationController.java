@@ -6,6 +6,7 @@ import bricksignal.core.wiring.Function;
 import bricksignal.core.wiring.Isolation;
 import bricksignal.core.wiring.IsolationPlan;
 import bricksignal.core.wiring.Wire;
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
@@ -65,7 +66,7 @@ class IsolationController {
     @PostMapping("/api/tools/isolation")
     IsolationView isolation(@Valid @RequestBody IsolationInput input) {
         if (input.building().label().trim().equals(input.unit().label().trim())) {
-            throw new BadInput("unit.label", "Both controls are called '" + input.unit().label() + "': give each its own name.");
+            throw new BadInput("unit.label", Message.of("problem.same-name", Message.said(input.unit().label())));
         }
         IsolationPlan plan = Tools.computed(() -> IsolationPlan.of(input.building().control(), input.unit().control(), input.coilVa(),
                 new Cable(input.feet(), input.gauge())));

@@ -2,6 +2,7 @@ package bricksignal.server.visit;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param text the text of the family that it was read with
  * @param board the version of its board, or null
  */
-public record Foreign(String file, UUID id, UUID unit, String family, String technician, String complaint, LocalDate scheduledOn, @Nullable Instant openedAt,
+public record Foreign(String file, UUID id, UUID unit, String family, String technician, String complaint, LocalDate scheduledOn, @Nullable LocalTime scheduledAt, @Nullable Instant openedAt,
         @Nullable End end, String text, @Nullable UUID board, List<Logged> entries, List<Event> events) {
 
     public Foreign {

@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.core.lamp.Trace;
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import java.io.IOException;
 import java.io.Reader;
@@ -60,7 +61,7 @@ record TraceCsv(Columns columns, List<String> notes) {
                 }
             }
             if (seconds.isEmpty()) {
-                throw new BadInput("file", "The file has no row. Give a row of seconds and brightness for each sample.");
+                throw new BadInput("file", Message.of("problem.csv-no-row"));
             }
             return of(seconds, levels, beside, List.of());
         } catch (IOException | IllegalArgumentException | java.io.UncheckedIOException broken) {
@@ -89,7 +90,6 @@ record TraceCsv(Columns columns, List<String> notes) {
         } catch (NumberFormatException notANumber) {
             // told below
         }
-        throw new BadInput("file", "Row " + row.getRecordNumber() + ", column '" + column + "': '" + text
-                + "' is not a number.");
+        throw new BadInput("file", Message.of("problem.csv-number", Message.said(String.valueOf(row.getRecordNumber())), Message.said(column), Message.said(text)));
     }
 }

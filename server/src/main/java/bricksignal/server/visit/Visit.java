@@ -15,6 +15,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.UUID;
 import org.hibernate.annotations.Generated;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,8 @@ public class Visit {
     private String complaint;
     @Column(name = "scheduled_on")
     private LocalDate scheduledOn;
+    @Column(name = "scheduled_at")
+    private @Nullable LocalTime scheduledAt;
     @Column(name = "opened_at")
     private @Nullable Instant openedAt;
     @Column(name = "closed_at")
@@ -94,6 +97,11 @@ public class Visit {
         this.technician = technician;
         this.complaint = complaint;
         this.scheduledOn = scheduledOn;
+    }
+
+    /** When on its day it is wanted; null where that was not said. */
+    public void plan(@Nullable LocalTime at) {
+        this.scheduledAt = at;
     }
 
     /** The first entry opens a visit; from then on it is read with the pack it was opened with. */
@@ -183,6 +191,10 @@ public class Visit {
 
     public String complaint() {
         return complaint;
+    }
+
+    public @Nullable LocalTime scheduledAt() {
+        return scheduledAt;
     }
 
     public LocalDate scheduledOn() {

@@ -37,6 +37,8 @@ import java.io.Reader;
 import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -73,13 +75,13 @@ class VisitController {
         this.history = history;
     }
 
-    /** A job in the list of a day; brought where a file from elsewhere tells it. */
+    /** A job in the list of a day; at where a time was said, brought where a file from elsewhere tells it. */
     record JobView(UUID id, long number, String site, String address, String unit, String location, String complaint,
-            String technician, LocalDate scheduledOn, State state, @Nullable String verdict, boolean brought) {
+            String technician, LocalDate scheduledOn, @Nullable LocalTime at, State state, @Nullable String verdict, boolean brought) {
 
         static JobView of(Visit v) {
             return new JobView(v.id(), v.number(), v.unit().site().name(), v.unit().site().address(), v.unit().label(),
-                    v.unit().location(), v.complaint(), v.technician().name(), v.scheduledOn(), State.of(v), v.verdict(), v.fileDigest() != null);
+                    v.unit().location(), v.complaint(), v.technician().name(), v.scheduledOn(), v.scheduledAt(), State.of(v), v.verdict(), v.fileDigest() != null);
         }
     }
 
@@ -138,7 +140,7 @@ class VisitController {
     }
 
     /** A new job. */
-    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = LONGEST_COMPLAINT) String complaint, @Nullable Danger danger, @Nullable @Size(max = 30) List<@Valid Told> told) {
+    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = LONGEST_COMPLAINT) String complaint, @Nullable Danger danger, @Nullable @Size(max = 30) List<@Valid Told> told, @Nullable @Size(max = 8) String at) {
     }
 
     /** What the customer noticed: the answer to a question. */
@@ -182,7 +184,7 @@ class VisitController {
     @GetMapping("/api/visits")
     List<JobView> found(Principal principal, @RequestParam String query) {
         if (query.isBlank() || query.length() > LONGEST_QUERY) {
-            throw new BadInput("query", "Say what to look for, in 1 to " + LONGEST_QUERY + " characters: a site, a unit, a board, a complaint, a verdict, a name or a number.");
+            throw new BadInput("query", Message.of("problem.query", Message.said(String.valueOf(LONGEST_QUERY))));
         }
         return service.found(principal.getName(), query).stream().map(JobView::of).toList();
     }
@@ -196,14 +198,22 @@ class VisitController {
             throw new Dangerous(dangers);
         }
         List<Entry.Answer> noticed = job.told() == null ? List.of() : job.told().stream().map(told -> new Entry.Answer(told.test(), told.yes())).toList();
-        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of(), noticed));
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of(), noticed, time(job.at())));
+    }
+
+    private static @Nullable LocalTime time(@Nullable String at) {
+        try {
+            return at == null || at.isBlank() ? null : LocalTime.parse(at);
+        } catch (DateTimeParseException noTime) {
+            throw new BadInput("at", Message.of("problem.time-of-day", Message.said(at)));
+        }
     }
 
     /** What a customer can say of a unit, and what of it a complaint says as it is typed. */
     @GetMapping("/api/units/{id}/statements")
     Statements statements(@PathVariable UUID id, @RequestParam(defaultValue = "") String complaint) {
         if (complaint.length() > LONGEST_COMPLAINT) {
-            throw new BadInput("complaint", "The complaint has " + complaint.length() + " characters; say it in " + LONGEST_COMPLAINT + " at most.");
+            throw new BadInput("complaint", Message.of("problem.complaint-too-long", Message.said(String.valueOf(complaint.length())), Message.said(String.valueOf(LONGEST_COMPLAINT))));
         }
         VisitService.Said said = service.said(id, complaint);
         return new Statements(said.all().stream().map(Statement::of).toList(), said.understood().stream().map(Statement::of).toList());
@@ -324,6 +334,12 @@ class VisitController {
     }
 
     /** Parts in the order of the cheapest repair. */
+    /** What to take to it, with its chance. */
+    @GetMapping("/api/visits/{id}/bring")
+    List<Details.Bring> bring(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> Details.bring(service.heard(open)));
+    }
+
     @GetMapping("/api/visits/{id}/repairs")
     List<Details.Repair> repairs(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> Details.repairs(open.now()));

@@ -1,5 +1,6 @@
 package bricksignal.server.visit;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -23,7 +24,7 @@ final class VisitDays {
      */
     static void check(String field, LocalDate day) {
         if (day.isBefore(FIRST) || day.isAfter(LAST)) {
-            throw new BadInput(field, "'" + day + "' is not a day that jobs are planned on; choose one between " + FIRST + " and " + LAST + ".");
+            throw new BadInput(field, Message.of("problem.day", Message.said(day.toString()), Message.said(FIRST.toString()), Message.said(LAST.toString())));
         }
     }
 }

@@ -90,6 +90,7 @@ public class VisitImport {
 
     private void written(Account by, Foreign from, ForeignCheck.Checked checked) {
         Visit visit = new Visit(from.id(), checked.unit(), checked.there(), from.complaint(), from.scheduledOn());
+        visit.plan(from.scheduledAt());
         visit.broughtBy(from.file());
         Instant opened = from.openedAt();
         if (opened != null) {

@@ -27,6 +27,7 @@ import bricksignal.server.site.SiteUnits;
 import bricksignal.server.words.Words;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,6 +37,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -98,10 +100,12 @@ public class VisitService {
      *
      * @param dangers what the caller was told to do, because the complaint tells of it: the visit begins with it
      * @param noticed what the customer noticed: the first evidence
+     * @param at when today it is wanted; null where that was not said
      */
     @Transactional
-    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers, List<Entry.Answer> noticed) {
+    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers, List<Entry.Answer> noticed, @Nullable LocalTime at) {
         Visit made = make(login, unitId, complaint, store.today());
+        made.plan(at);
         List<Heard.Statement> known = statements(made.unit());
         noticed.stream().filter(said -> known.stream().noneMatch(one -> one.test().equals(said.test()))).findFirst().ifPresent(unknown -> {
             throw new BadInput("told", "No customer can notice '" + unknown.test() + "' of this unit. Choose from what is offered for it.");
@@ -117,8 +121,20 @@ public class VisitService {
     /** What a customer can say of a unit, and what of it a complaint says. */
     @Transactional(readOnly = true)
     Said said(UUID unitId, String complaint) {
-        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one from the list."));
+        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", Message.of("problem.no-unit")));
         return packs.model(unit.pack()).map(model -> new Said(Heard.of(model), Heard.understood(complaint, model, words::everywhere))).orElse(Said.NOTHING);
+    }
+
+    /** A case as it stands; before anybody was there, with what its complaint says as if the customer had been asked. */
+    Case heard(Cases.Open open) {
+        Case now = open.now();
+        if (!now.lines().isEmpty()) {
+            return now;
+        }
+        for (Heard.Statement one : Heard.understood(open.visit().visit().complaint(), now.unit().model(), words::everywhere)) {
+            now = now.and(new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, new Entry.Answer(one.test(), one.yes())));
+        }
+        return now;
     }
 
     private List<Heard.Statement> statements(SiteUnit unit) {
@@ -131,8 +147,7 @@ public class VisitService {
     }
 
     private Visit make(String login, UUID unitId, String complaint, LocalDate day) {
-        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", "There is no such unit; choose one "
-                + "from the list."));
+        SiteUnit unit = units.findById(unitId).orElseThrow(() -> new BadInput("unitId", Message.of("problem.no-unit")));
         Visit made = visits.saveAndFlush(new Visit(UUID.randomUUID(), unit, accounts.of(login), complaint.trim(), day));
         return visits.whole(made.id()).orElseThrow();
     }
@@ -206,7 +221,7 @@ public class VisitService {
                 return cases.added(open, kept, appended.place());
             }
         }
-        throw new Conflict("Many entries come to this visit at once. Send it again.");
+        throw new Conflict(Message.of("problem.many-at-once"));
     }
 
     /** Closes a visit; closing it again in the same way changes nothing. */
@@ -219,7 +234,7 @@ public class VisitService {
                 return;
             }
         }
-        throw new Conflict("Something came to this visit just now. Look at it and close it again.");
+        throw new Conflict(Message.of("problem.came-just-now"));
     }
 
     /** Opens a closed visit again, on the record. */

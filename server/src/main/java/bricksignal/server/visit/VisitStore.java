@@ -6,6 +6,7 @@ import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.Obstacle;
+import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
 import bricksignal.server.account.SessionAccounts;
@@ -283,8 +284,7 @@ class VisitStore {
             return;
         }
         if (!mayReopen(account, visit)) {
-            throw new Conflict("A visit is opened again by its technician on the day it was closed, and by the lead at any time. "
-                    + "Ask the lead, or make a new job for this unit.");
+            throw new Conflict(Message.of("problem.reopen"));
         }
         events.save(VisitEvent.of(visit, account, VisitEvent.Kind.REOPENED, day.now(), reason + " (was closed as "
                 + visit.outcome() + ": " + visit.decided() + "; verdict: " + visit.verdict() + ")"));
@@ -297,7 +297,7 @@ class VisitStore {
         Account account = accounts.of(login);
         Visit visit = own(account, visits.locked(id).orElse(null));
         if (!visit.closed() || !visit.boardChanged()) {
-            throw new Conflict("No board was changed on visit " + visit.number() + ", or it is not closed. Choose the visit that changed the board.");
+            throw new Conflict(Message.of("problem.no-board-changed", Message.said(String.valueOf(visit.number()))));
         }
         events.save(VisitEvent.of(visit, account, VisitEvent.Kind.SHOP_TEST, day.now(), found.name()));
         visit.tested(found);
@@ -358,7 +358,7 @@ class VisitStore {
 
     private static void mustBeOpen(Visit visit) {
         if (visit.closed()) {
-            throw new Conflict("This visit was closed and is kept as it is. Open it again, or make a new job for this unit.");
+            throw new Conflict(Message.of("problem.closed"));
         }
     }
 
@@ -374,6 +374,6 @@ class VisitStore {
     }
 
     private static NotHere noSuchVisit() {
-        return new NotHere("There is no such visit among yours. Go back to the jobs of the day.");
+        return new NotHere(Message.of("problem.no-visit"));
     }
 }

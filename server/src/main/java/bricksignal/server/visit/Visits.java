@@ -25,7 +25,7 @@ public interface Visits extends JpaRepository<Visit, UUID> {
     Optional<Visit> locked(UUID id);
 
     @Query(WITH_ALL + "where v.scheduledOn = :day or (v.closedAt is null and v.scheduledOn < :day) order by v.scheduledOn, "
-            + "v.number")
+            + "v.scheduledAt nulls last, v.number")
     List<Visit> dueOn(LocalDate day);
 
     @Query(WITH_ALL + "where u.id = :unit and v.closedAt is not null order by v.closedAt desc")

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { answer, api, type Photo, sendPhoto } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
+import { usePhotos } from '../api/usePhotos'
 import { useHandle } from '../visit/handle'
 import { shrunk } from './photo'
 import { tell } from '../words/words'
@@ -13,10 +13,7 @@ const MOST = 20
 const { id } = useHandle()
 const label = ref('As found')
 const { attempt, busy, problem } = useAttempt()
-const photos = useQuery({
-  queryKey: ['visit', id, 'photos'],
-  queryFn: () => answer<Photo[]>(api.GET('/api/visits/{id}/photos', { params: { path: { id } } })),
-})
+const photos = usePhotos(id)
 
 async function taken(event: Event) {
   const input = event.target as HTMLInputElement

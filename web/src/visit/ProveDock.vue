@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import type { components } from '../api/schema'
+import { useHandle } from './handle'
+import ReadingPad from './ReadingPad.vue'
+import SequenceTaps from './SequenceTaps.vue'
+import { useCallClock } from './useCallClock'
+import { useTest } from './useDetails'
+import YesNo from './YesNo.vue'
+import { tell } from '../words/words'
+
+/** What is shown next in the proving run, with the keys that enter it: one keypad for all of them. */
+const props = defineProps<{ item: components['schemas']['Item'] }>()
+const { add, problem, sending, waiting } = useHandle()
+const route = useRoute()
+const busy = computed(() => sending.value || waiting.value.length > 0)
+const measured = computed(() => (props.item.kind === 'READING' ? props.item.id : ''))
+const { data: fetched } = useTest(measured)
+const test = computed(() => (fetched.value?.id === measured.value ? fetched.value : undefined))
+const pad = ref<InstanceType<typeof ReadingPad>>()
+const { seconds, place, end } = useCallClock(String(route.params.id))
+
+async function take(reading: string) {
+  if (await add({ kind: 'READING', test: props.item.id, reading })) pad.value?.clear()
+}
+function answer(yes: boolean) {
+  void add(
+    props.item.kind === 'SAFETY'
+      ? { kind: 'SAFE', what: props.item.id as 'SAFETIES' | 'MONOXIDE', yes }
+      : { kind: 'ANSWER', test: props.item.id, yes },
+  )
+}
+</script>
+
+<template>
+  <section class="dock" :aria-label="tell('proveDock.next')" :data-test="`dock-${item.id}`" data-kind="dock">
+    <p class="what">{{ item.what }}</p>
+    <p class="how">
+      <template v-if="test">{{ test.instruction }} · </template>{{ tell('common.expected', { value: item.due }) }}
+    </p>
+    <p v-for="c in item.cautions" :key="c" class="caution">{{ c }}</p>
+    <p v-if="problem && item.kind !== 'READING'" class="problem" role="alert">{{ problem.message }}</p>
+    <template v-if="item.kind === 'READING'">
+      <ReadingPad v-if="test" ref="pad" :test="test" :problem="problem" :busy="busy" @take="take" />
+    </template>
+    <YesNo v-else-if="item.kind === 'QUESTION' || item.kind === 'SAFETY'" :busy="busy" @answer="answer" />
+    <template v-else-if="item.kind === 'RUN'">
+      <SequenceTaps v-if="seconds != null" :seconds="seconds" proving @done="end" />
+      <button v-else type="button" class="key next go" data-test="watch" @click="place">
+        {{ tell('workView.callIsOnNowStart') }}
+      </button>
+    </template>
+    <RouterLink
+      v-else-if="item.kind === 'SETTING'"
+      class="key next go"
+      :to="{ name: 'settings', params: route.params }"
+      >{{ tell('proveItem.lookAtIt') }}</RouterLink
+    >
+    <button v-else type="button" class="key next go" @click="add({ kind: 'CHANGE_OUT', supersedes: item.id })">
+      {{ tell('common.itIsOut') }}
+    </button>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.dock {
+  border-left: 8px solid var(--next);
+  padding: 0.5rem 0.75rem;
+  background: var(--paper);
+}
+.what {
+  margin: 0;
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+.how {
+  margin: 0 0 0.25rem;
+}
+.go {
+  width: 100%;
+  min-height: 56px;
+}
+@media (max-width: 900px) {
+  .caution {
+    font-size: 0.8125rem;
+  }
+}
+</style>
