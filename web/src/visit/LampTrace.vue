@@ -17,10 +17,7 @@ const y = (v: number) => H - 6 - ((v - least.value) / Math.max(most.value - leas
 const line = (times: number[], values: number[]) =>
   values.map((v, i) => `${i ? 'L' : 'M'}${x(times[i] ?? 0).toFixed(1)} ${y(v).toFixed(1)}`).join('')
 const level = computed(() => line(props.trace.seconds, props.trace.level))
-const threshold = computed(() => {
-  const start = props.trace.seconds.findIndex((t) => t >= props.reading.from - 1e-9)
-  return line(props.trace.seconds.slice(Math.max(start, 0)), props.reading.threshold)
-})
+const threshold = computed(() => line(props.trace.seconds, props.reading.threshold))
 </script>
 
 <template>

@@ -47,14 +47,13 @@ class TapsTest {
                 .sorted(Comparator.comparingDouble(Hypothesis::prior).reversed()).limit(all ? COMMONEST : USUALLY).toList();
         List<Integer> taps = new ArrayList<>();
         for (Hypothesis fault : faults) {
-            taps.add(visited(fault));
+            taps.add(visited("Boat shed " + (char) ('A' + taps.size()), fault));
         }
         assertThat(taps).allMatch(count -> count <= MOST);
         assertThat(taps.stream().sorted().toList().get((taps.size() - 1) / 2)).as("the median").isLessThanOrEqualTo(MEDIAN);
     }
 
-    private int visited(Hypothesis fault) {
-        String site = "Boat shed, " + fault.faults().get(0).id();
+    private int visited(String site, Hypothesis fault) {
         server.logIn("ines").post("/api/units", Map.of("siteName", site, "address", "Slip 2", "label", "Unit", "location", "closet", "pack", FAMILY));
         try (Browser phone = new Browser(server.url(), 390, 844)) {
             phone.logIn("ines");
@@ -68,7 +67,7 @@ class TapsTest {
             int work = phone.pressed();
             phone.press("[data-test=to-verdict]");
             phone.press("[data-test=repaired-" + fault.part().id() + "]");
-                proven(phone);
+            proven(phone);
             int taps = phone.pressed() - before;
             System.out.println("taps: " + fault.faults().get(0).id() + " " + taps + " (job " + (job - before) + ", until the verdict " + (work - job) + ", after it "
                     + (phone.pressed() - work) + "), digits " + phone.digits());

@@ -323,6 +323,10 @@ public final class EntryFormat {
         to.put("at", seen.at());
         put(to, "lit", Double.isNaN(seen.litSeconds()) ? null : seen.litSeconds());
         put(to, "mark", seen.mark().isEmpty() ? null : seen.mark());
+        if (!seen.watched().equals(Sighting.Stretch.UNTOLD)) {
+            to.put("from", seen.watched().from());
+            to.put("to", seen.watched().to());
+        }
         return to;
     }
 
@@ -330,7 +334,9 @@ public final class EntryFormat {
         List<Sighting.Seen> flashes = f.each("flashes", Trace.MOST_SAMPLES, one -> new Sighting.Seen(
                 one.number("at", -LONGEST_FILM_SECONDS, LONGEST_FILM_SECONDS),
                 one.has("lit") ? one.number("lit", 0, LONGEST_FILM_SECONDS) : Double.NaN,
-                one.has("mark") ? one.name("mark") : ""));
+                one.has("mark") ? one.name("mark") : "",
+                one.has("from") ? new Sighting.Stretch(one.number("from", -LONGEST_FILM_SECONDS, LONGEST_FILM_SECONDS),
+                        one.number("to", -LONGEST_FILM_SECONDS, LONGEST_FILM_SECONDS)) : Sighting.Stretch.UNTOLD));
         return new Sighting(flashes, new LinkedHashSet<>(f.names("steady", 100)), f.truth("lightTold"),
                 Sighting.Observer.CAMERA);
     }

@@ -14,12 +14,10 @@ import java.util.List;
  *
  * @param weights the likeliest patterns
  * @param flashes what was found
- * @param threshold brightness between lit and dark, for the samples that were read
- * @param from seconds of the first sample that was read
+ * @param threshold brightness between lit and dark, for each sample
  * @param notes what should be known, such as a gap
  */
-public record LampPage(List<CasePage.Weight> weights, List<Flash> flashes, List<Double> threshold, double from,
-        List<Message> notes) {
+public record LampPage(List<CasePage.Weight> weights, List<Flash> flashes, List<Double> threshold, List<Message> notes) {
 
     /** A flash: when it began, for how long it was lit where that is known, and its colour or position. */
     public record Flash(double at, double litSeconds, String mark) {
@@ -35,14 +33,13 @@ public record LampPage(List<CasePage.Weight> weights, List<Flash> flashes, List<
         EdgeFinder.Found found = EdgeFinder.find(film.trace());
         LampDecoder.Decoding decoding = LampDecoder.decode(found.sighting(), unit.model().chart(board).patterns());
         List<Message> notes = new ArrayList<>();
-        if (found.threshold().size() < film.trace().seconds().size()) {
-            notes.add(Message.of("lamp.gap", new Message.Number(found.from()), new Message.Number(found.to())));
+        if (film.trace().stretches().size() > 2) {
+            notes.add(Message.of("lamp.gap", new Message.Number(film.trace().longestGap())));
         }
         if (!found.told() && found.sighting().flashes().isEmpty()) {
             notes.add(Message.of("lamp.not-told"));
         }
         return new LampPage(new LogLines(now).weights(board, decoding), found.sighting().flashes().stream().map(f -> new Flash(
-                f.at(), Double.isNaN(f.litSeconds()) ? UNKNOWN_LENGTH : f.litSeconds(), f.mark())).toList(), found.threshold(),
-                found.from(), notes);
+                f.at(), Double.isNaN(f.litSeconds()) ? UNKNOWN_LENGTH : f.litSeconds(), f.mark())).toList(), found.threshold(), notes);
     }
 }

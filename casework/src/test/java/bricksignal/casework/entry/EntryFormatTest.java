@@ -33,7 +33,7 @@ class EntryFormatTest {
         List<Double> times = IntStream.range(0, 20).mapToObj(i -> i * 0.1).toList();
         return Stream.of(new Entry.Tapped("board", new Taps(List.of(0.0, 0.5, 2.5), List.of(0.1, 0.1, 0.4), List.of("red", "red", "red"))),
                 new Entry.Film(null, new Trace(times, times, times, List.of(), "red")),
-                new Entry.Filmed("board", new Sighting(List.of(new Sighting.Seen(0.5, 0.3, "red")), Set.of("green"), true,
+                new Entry.Filmed("board", new Sighting(List.of(new Sighting.Seen(0.5, 0.3, "red", new Sighting.Stretch(0, 3))), Set.of("green"), true,
                         Sighting.Observer.CAMERA), 14),
                 new Entry.Pattern(null, "4 flashes"), new Entry.PowerCycled(true), new Entry.TestReading("ohms-igniter", "OL"),
                 new Entry.FreeReading("C", "R", MeterMode.AC_VOLTS, "standby", "27"),

@@ -28,8 +28,8 @@ public final class EdgeFinder {
     private final double[] threshold;
     private final double[] swing;
 
-    private EdgeFinder(Trace whole) {
-        this.trace = whole.withoutGaps();
+    private EdgeFinder(Trace trace) {
+        this.trace = trace;
         this.time = trace.seconds().stream().mapToDouble(Double::doubleValue).toArray();
         double[] raw = new double[time.length];
         for (int i = 0; i < raw.length; i++) {
@@ -46,11 +46,9 @@ public final class EdgeFinder {
      *
      * @param sighting flashes and steady lamps
      * @param threshold the brightness that separates lit from dark, for each sample that was read
-     * @param from seconds of the first sample that was read
-     * @param to seconds of the last
      * @param told whether it can be told if a lamp that does not change is lit
      */
-    public record Found(Sighting sighting, List<Double> threshold, double from, double to, boolean told) {
+    public record Found(Sighting sighting, List<Double> threshold, boolean told) {
     }
 
     /** The flashes of a trace. */
@@ -66,8 +64,7 @@ public final class EdgeFinder {
         for (int i = 0; i < threshold.length; i++) {
             shown.add(threshold[i] + (trace.around().isEmpty() ? 0 : trace.around().get(i)));
         }
-        return new Found(new Sighting(flashes, steady, told, Sighting.Observer.CAMERA), List.copyOf(shown), time[0],
-                time[time.length - 1], told);
+        return new Found(new Sighting(flashes, steady, told, Sighting.Observer.CAMERA), List.copyOf(shown), told);
     }
 
     private double contrast() {
@@ -88,17 +85,28 @@ public final class EdgeFinder {
         if (!(most > LEAST_SWING_OF_NOISE * noise) || !(most > 1e-9)) {
             return flashes;
         }
-        boolean lit = signal[0] > threshold[0];
+        List<Integer> stretches = trace.stretches();
+        for (int stretch = 0; stretch + 1 < stretches.size(); stretch++) {
+            flashes.addAll(flashes(stretches.get(stretch), stretches.get(stretch + 1), least));
+        }
+        return flashes;
+    }
+
+    /** Those of one stretch; one that was lit when it began is not counted, and one that was lit when it ended has no length. */
+    private List<Sighting.Seen> flashes(int from, int to, double least) {
+        Sighting.Stretch watched = new Sighting.Stretch(time[from], time[to - 1]);
+        List<Sighting.Seen> flashes = new ArrayList<>();
+        boolean lit = signal[from] > threshold[from];
         boolean whole = false;
-        double since = time[0];
-        int first = 0;
-        for (int i = 1; i < time.length; i++) {
+        double since = time[from];
+        int first = from;
+        for (int i = from + 1; i < to; i++) {
             double level = threshold[i] + ((lit ? FALLS : RISES) - 0.5) * swing[i];
             boolean now = lit ? signal[i] > level : signal[i] >= level && swing[i] >= least;
             if (now != lit) {
                 double edge = crossing(i, level);
-                if (lit && edge - since >= SHORTEST_SECONDS && swing[i] >= least) {
-                    flashes.add(new Sighting.Seen(since, whole ? edge - since : Double.NaN, mark(first, i)));
+                if (lit && whole && edge - since >= SHORTEST_SECONDS && swing[i] >= least) {
+                    flashes.add(new Sighting.Seen(since, edge - since, mark(first, i), watched));
                 }
                 lit = now;
                 whole = true;
@@ -107,10 +115,7 @@ public final class EdgeFinder {
             }
         }
         if (lit && whole) {
-            flashes.add(new Sighting.Seen(since, Double.NaN, mark(first, time.length)));
-        }
-        if (!flashes.isEmpty() && Double.isNaN(flashes.get(0).litSeconds()) && flashes.get(0).at() == time[0]) {
-            flashes.remove(0);
+            flashes.add(new Sighting.Seen(since, Double.NaN, mark(first, to), watched));
         }
         return flashes;
     }

@@ -112,12 +112,23 @@ public final class LampDecoder {
         double log = Math.log(STRANGER) * sighting.steady().size();
         List<Sighting.Seen> flashes = sighting.flashes();
         for (int i = 0; i < flashes.size(); i++) {
-            if (i > 0) {
-                double interval = flashes.get(i).at() - flashes.get(i - 1).at();
+            Sighting.Seen flash = flashes.get(i);
+            if (i > 0 && !flash.afterABreak(flashes.get(i - 1))) {
+                double interval = flash.at() - flashes.get(i - 1).at();
                 log -= Math.log(Math.max(interval, SHORTEST_SECONDS) * width);
+            } else {
+                log += Math.log(nothingFor(flash.at() - flash.watched().from(), width));
             }
-            log += PartLikelihood.logAnyLength(flashes.get(i));
+            if (i == flashes.size() - 1 || flashes.get(i + 1).afterABreak(flash)) {
+                log += Math.log(nothingFor(flash.watched().to() - flash.at(), width));
+            }
+            log += PartLikelihood.logAnyLength(flash);
         }
         return log;
+    }
+
+    /** How likely such an interval is longer than the seconds that were watched; certain where nobody told how long that was. */
+    private static double nothingFor(double seconds, double width) {
+        return Double.isNaN(seconds) ? 1 : Math.max(STRANGER, Math.log(Taps.LONGEST_PAUSE_SECONDS / Math.max(seconds, SHORTEST_SECONDS)) / width);
     }
 }

@@ -6,7 +6,8 @@ import java.util.List;
  * How likely a part of a pattern makes what was seen: a hidden Markov chain over the flashes of its round, by the forward
  * recursion (Rabiner, A tutorial on hidden Markov models, 1989). From one flash seen to the next the lamp goes one flash on,
  * or two where one was missed, or none where one was seen too many. Interval lengths are normal about the pattern's own, for
- * a range of tempos and pauses, because lamps differ and people tap late. The first may be any flash of the round.
+ * a range of tempos and pauses, because lamps differ and people tap late. The first may be any flash of the round,
+ * and so may the first after a break in which nobody looked.
  */
 final class PartLikelihood {
 
@@ -14,6 +15,8 @@ final class PartLikelihood {
     private static final double EXTRA = 0.01;
     private static final double OTHER_MARK = 0.03;
     private static final double LONG_SECONDS = 0.6;
+    /** The logistic curve is nearest the normal distribution's with this slope (Johnson and Kotz, Continuous univariate distributions, from memory). */
+    private static final double LOGISTIC = 1.702;
     private static final double[] TEMPOS = {0.6, 0.7, 0.8, 0.9, 1, 1.12, 1.25, 1.4, 1.6};
     private static final double[] PAUSES = {0.6, 0.8, 1, 1.3, 1.7};
 
@@ -69,13 +72,12 @@ final class PartLikelihood {
     private double forward() {
         int n = periods.length;
         double[] at = new double[n];
-        for (int i = 0; i < n; i++) {
-            at[i] = emission(seen.get(0), i) / n;
-        }
         double log = 0;
         for (int k = 0; k < seen.size(); k++) {
-            if (k > 0) {
-                at = step(at, seen.get(k), seen.get(k).at() - seen.get(k - 1).at());
+            boolean begins = k == 0 || seen.get(k).afterABreak(seen.get(k - 1));
+            at = begins ? anyOf(seen.get(k)) : step(at, seen.get(k), seen.get(k).at() - seen.get(k - 1).at());
+            if (k == seen.size() - 1 || seen.get(k + 1).afterABreak(seen.get(k))) {
+                nothingAfter(at, seen.get(k));
             }
             double sum = 0;
             for (double p : at) {
@@ -90,6 +92,28 @@ final class PartLikelihood {
             log += Math.log(sum);
         }
         return log;
+    }
+
+    /** The first flash that is seen may be any of the round, if the one before it could have come before the watching began. */
+    private double[] anyOf(Sighting.Seen flash) {
+        int n = periods.length;
+        double[] at = new double[n];
+        for (int i = 0; i < n; i++) {
+            at[i] = emission(flash, i) / n * longerThan(flash.at() - flash.watched().from(), periods[(i + n - 1) % n]);
+        }
+        return at;
+    }
+
+    /** After the last flash that was seen it stayed dark until the watching ended. */
+    private void nothingAfter(double[] at, Sighting.Seen flash) {
+        for (int i = 0; i < at.length; i++) {
+            at[i] *= longerThan(flash.watched().to() - flash.at(), periods[i]);
+        }
+    }
+
+    /** How likely an interval is longer than the seconds that were watched, or its flash was missed; certain where nobody told how long that was. */
+    private double longerThan(double watched, double expected) {
+        return Double.isNaN(watched) ? 1 : MISSED + (1 - MISSED) / (1 + Math.exp(LOGISTIC * (watched - expected) / by.sigma(expected)));
     }
 
     private double[] step(double[] at, Sighting.Seen flash, double interval) {

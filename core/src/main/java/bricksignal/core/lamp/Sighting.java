@@ -40,8 +40,30 @@ public record Sighting(List<Seen> flashes, Set<String> steady, boolean lightTold
      * @param at when it began, seconds
      * @param litSeconds how long it was lit; NaN where nobody knows
      * @param mark colour, position or both as told; empty where nobody told
+     * @param watched the time around it that was watched without a break
      */
-    public record Seen(double at, double litSeconds, String mark) {
+    public record Seen(double at, double litSeconds, String mark, Stretch watched) {
+
+        /** Where nobody told when the watching began and ended, and it had no break. */
+        public Seen(double at, double litSeconds, String mark) {
+            this(at, litSeconds, mark, Stretch.UNTOLD);
+        }
+
+        /** Whether nobody looked for a while between that one and this. */
+        boolean afterABreak(Seen before) {
+            return !watched.equals(before.watched);
+        }
+    }
+
+    /**
+     * A time that was watched without a break: no flash in it was overlooked for want of looking.
+     *
+     * @param from seconds on the clock of the flashes; NaN where nobody told
+     * @param to seconds, likewise
+     */
+    public record Stretch(double from, double to) {
+
+        public static final Stretch UNTOLD = new Stretch(Double.NaN, Double.NaN);
     }
 
     public Sighting {

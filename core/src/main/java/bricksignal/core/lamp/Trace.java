@@ -1,5 +1,7 @@
 package bricksignal.core.lamp;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -15,7 +17,10 @@ import java.util.List;
 public record Trace(List<Double> seconds, List<Double> level, List<Double> around, List<Rgb> colours, String mark) {
 
     public static final int MOST_SAMPLES = 20_000;
-    public static final double LONGEST_GAP_SECONDS = 0.6;
+    /** No pattern of a lamp has a flash that is shorter (the quickest of {@link LampPart}). */
+    private static final double BLIND_SECONDS = 0.1;
+    /** A slow camera has long steps all along; a break is more than two of them. */
+    private static final double BLIND_STEPS = 2.2;
     private static final int FEWEST_SAMPLES = 10;
 
     /** A colour, each part from 0 to 255. */
@@ -53,26 +58,34 @@ public record Trace(List<Double> seconds, List<Double> level, List<Double> aroun
         }
     }
 
-    /** The longest stretch without a gap of more than {@link #LONGEST_GAP_SECONDS}: what can be read. */
-    public Trace withoutGaps() {
-        int from = 0;
-        int bestFrom = 0;
-        int bestTo = 0;
-        for (int i = 1; i <= seconds.size(); i++) {
-            if (i == seconds.size() || seconds.get(i) - seconds.get(i - 1) > LONGEST_GAP_SECONDS) {
-                if (seconds.get(i - 1) - seconds.get(from) > seconds.get(Math.max(bestTo - 1, 0)) - seconds.get(bestFrom)
-                        || bestTo == 0) {
-                    bestFrom = from;
-                    bestTo = i;
-                }
-                from = i;
+    /**
+     * Where each stretch that was watched without a break begins, and the end of the last: indices of samples, rising. A break is a gap long enough to hide a flash
+     * or the dark between two, and longer than the recording's own step.
+     */
+    public List<Integer> stretches() {
+        double[] steps = new double[seconds.size() - 1];
+        for (int i = 0; i < steps.length; i++) {
+            steps[i] = seconds.get(i + 1) - seconds.get(i);
+        }
+        double[] sorted = steps.clone();
+        Arrays.sort(sorted);
+        double blind = Math.max(BLIND_SECONDS, BLIND_STEPS * sorted[sorted.length / 2]);
+        List<Integer> from = new ArrayList<>(List.of(0));
+        for (int i = 0; i < steps.length; i++) {
+            if (steps[i] > blind) {
+                from.add(i + 1);
             }
         }
-        if (bestTo - bestFrom == seconds.size()) {
-            return this;
+        from.add(seconds.size());
+        return from;
+    }
+
+    /** The longest time between two samples, seconds. */
+    public double longestGap() {
+        double longest = 0;
+        for (int i = 1; i < seconds.size(); i++) {
+            longest = Math.max(longest, seconds.get(i) - seconds.get(i - 1));
         }
-        return new Trace(seconds.subList(bestFrom, bestTo), level.subList(bestFrom, bestTo),
-                around.isEmpty() ? around : around.subList(bestFrom, bestTo),
-                colours.isEmpty() ? colours : colours.subList(bestFrom, bestTo), mark);
+        return longest;
     }
 }

@@ -7,8 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.function.DoublePredicate;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -90,13 +92,40 @@ class EdgeFinderTest {
     }
 
     @Test
-    void longestStretchWithoutAGapIsRead() {
+    void whatLiesInAGapIsNotMadeUp() {
         Trace whole = filmed("3 flashes", 20, 30, 60, t -> 50, true);
-        List<Double> gapped = IntStream.range(0, whole.seconds().size()).mapToObj(i -> whole.seconds().get(i) + (i > 150 ? 4 : 0))
-                .toList();
-        EdgeFinder.Found found = EdgeFinder.find(new Trace(gapped, whole.level(), whole.around(), List.of(), ""));
-        assertThat(found.from()).isGreaterThan(8);
-        assertThat(LampDecoder.decode(found.sighting(), CHART).best().text()).isEqualTo("3 flashes");
+        Trace gapped = kept(whole, t -> t < 5 || t > 9);
+        assertThat(gapped.stretches()).hasSize(3);
+        assertThat(read(gapped)).isEqualTo("3 flashes");
+        assertThat(EdgeFinder.find(gapped).sighting().flashes()).extracting(Sighting.Seen::watched).doesNotContain(Sighting.Stretch.UNTOLD)
+                .extracting(Sighting.Stretch::to).containsOnly(gapped.seconds().get(gapped.stretches().get(1) - 1), gapped.seconds().get(gapped.seconds().size() - 1));
+    }
+
+    /**
+     * A phone that has too much to do loses a third of a second here and there: flashes are missed, and a film on a busy computer even stands still meanwhile.
+     * A few do not matter; many may leave it open what it is, but nothing wrong is sure.
+     */
+    @ParameterizedTest
+    @CsvSource({"slow", "heartbeat", "2 flashes", "3 flashes", "4 flashes"})
+    void pausesOfABusyCameraAreNotPausesOfTheLamp(String pattern) {
+        Trace whole = filmed(pattern, 14, 30, 60, t -> 50, true);
+        Random random = new Random(11);
+        for (int round = 0; round < 40; round++) {
+            List<Double> pauses = Stream.generate(() -> 14 * random.nextDouble()).limit(round % 2 == 0 ? 2 : 7).toList();
+            List<Double> later = whole.seconds().stream().map(t -> t + 0.35 * pauses.stream().filter(p -> p < t).count()).toList();
+            for (Trace busy : List.of(kept(whole, t -> pauses.stream().noneMatch(p -> t > p && t < p + 0.35)),
+                    new Trace(later, whole.level(), whole.around(), List.of(), ""))) {
+                LampDecoder.Decoding decoding = LampDecoder.decode(EdgeFinder.find(busy).sighting(), CHART);
+                assertThat(decoding.best().text().equals(pattern) || pauses.size() > 2 && decoding.weights().get(decoding.best()) < 0.95)
+                        .as("%s, read as %s", pauses, decoding).isTrue();
+            }
+        }
+    }
+
+    private static Trace kept(Trace whole, DoublePredicate seen) {
+        List<Integer> kept = IntStream.range(0, whole.seconds().size()).filter(i -> seen.test(whole.seconds().get(i))).boxed().toList();
+        return new Trace(kept.stream().map(whole.seconds()::get).toList(), kept.stream().map(whole.level()::get).toList(),
+                kept.stream().map(whole.around()::get).toList(), List.of(), "");
     }
 
     @Test
