@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { measure, toTrace, type Sample } from './cameraSampler'
+import { samplesOf, SIDE, toTrace, type Patch } from './cameraSampler'
 import { useHandle } from './handle'
 import LampTrace from './LampTrace.vue'
 import { useLampPreview } from './useLampPreview'
@@ -11,9 +11,10 @@ const props = defineProps<{ board: string; marks: string[] }>()
 const { add } = useHandle()
 const preview = useLampPreview(String(useRoute().params.id))
 const SECONDS = 14
-const SIDE = 24
-const INNER = 8
+/** The patch that is watched around the finger, of the width of the picture: a finger's own width to each side. */
+const WATCHED = 0.2
 const video = ref<HTMLVideoElement>()
+const aspect = ref(4 / 3)
 const refused = ref('')
 const aim = ref<{ x: number; y: number } | null>(null)
 const recorded = ref<number | null>(null)
@@ -25,7 +26,7 @@ canvas.width = canvas.height = SIDE
 const picture = canvas.getContext('2d', { willReadFrequently: true })!
 let stream: MediaStream | null = null
 let times: number[] = []
-let samples: Sample[] = []
+let patches: Patch[] = []
 
 onMounted(async () => {
   if (!navigator.mediaDevices?.getUserMedia) {
@@ -69,7 +70,7 @@ async function lockExposure() {
 
 function start() {
   times = []
-  samples = []
+  patches = []
   recorded.value = 0
   frame()
 }
@@ -87,17 +88,17 @@ function frame() {
 function sample(at: number) {
   const v = video.value
   if (!v || !aim.value || recorded.value === null) return
-  const side = Math.max(SIDE, Math.round(v.videoWidth * 0.12))
+  const side = Math.max(SIDE, Math.round(v.videoWidth * WATCHED))
   picture.drawImage(v, aim.value.x - side / 2, aim.value.y - side / 2, side, side, 0, 0, SIDE, SIDE)
   times.push(at)
-  samples.push(measure(picture.getImageData(0, 0, SIDE, SIDE).data, SIDE, INNER))
+  patches.push(picture.getImageData(0, 0, SIDE, SIDE).data)
   recorded.value = at - times[0]!
   if (recorded.value >= SECONDS) void stop()
   else frame()
 }
 async function stop() {
   recorded.value = null
-  if (times.length > 1) await preview.look(props.board, toTrace(times, samples, mark.value, coloured.value))
+  if (times.length > 1) await preview.look(props.board, toTrace(times, samplesOf(patches), mark.value, coloured.value))
 }
 async function keep() {
   if (await add({ kind: 'FILM', board: props.board, trace: preview.trace.value! })) preview.drop()
@@ -118,8 +119,15 @@ async function keep() {
       />
       <div v-show="!preview.reading.value">
         <p class="soft">{{ tell('lampCamera.holdItStillOrLean') }}</p>
-        <div class="finder">
-          <video ref="video" muted playsinline data-test="camera" @click="point"></video>
+        <div class="finder" :style="{ '--aspect': aspect }">
+          <video
+            ref="video"
+            muted
+            playsinline
+            data-test="camera"
+            @click="point"
+            @loadedmetadata="aspect = video!.videoWidth / video!.videoHeight"
+          ></video>
           <span
             v-if="aim && video"
             class="aim"
@@ -158,8 +166,11 @@ async function keep() {
 </template>
 
 <style scoped lang="scss">
+/* the whole picture and the key below it stay in sight */
 .finder {
   position: relative;
+  width: min(100%, 45vh * var(--aspect));
+  margin-inline: auto;
   border: 2px solid var(--line);
   line-height: 0;
 }

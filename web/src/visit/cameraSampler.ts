@@ -7,38 +7,84 @@ export interface Sample {
   colour: [number, number, number]
 }
 
+/** What one picture shows around the place that was touched: RGBA, width x width pixels. */
+export type Patch = Uint8ClampedArray
+
+/** Side of a patch, pixels, and of the square in it that is taken for the lamp. */
+export const SIDE = 24
+export const INNER = 6
+/** Noise of a camera makes a pixel change by a few steps; a lamp by more. Squared steps of 255. */
+const LEAST_VARIANCE = 16
+
 /**
- * Measures a square region of RGBA pixels and the frame around it.
- * @param pixels width x width pixels, RGBA
- * @param width side of the whole, pixels
- * @param inner side of the region in its middle, pixels
+ * Reads the lamp in each picture. A finger is never quite on it, so the square is laid where the patches change most, the nearer to what was touched the better;
+ * where nothing changes, on what was touched.
  */
-export function measure(pixels: Uint8ClampedArray, width: number, inner: number): Sample {
-  const from = Math.floor((width - inner) / 2)
-  const lamp = [0, 0, 0, 0]
-  const ring = [0, 0]
-  for (let y = 0; y < width; y++) {
-    for (let x = 0; x < width; x++) {
-      const i = 4 * (y * width + x)
-      const [r, g, b] = [pixels[i]!, pixels[i + 1]!, pixels[i + 2]!]
-      const luma = 0.299 * r + 0.587 * g + 0.114 * b
-      if (x >= from && x < from + inner && y >= from && y < from + inner) {
-        lamp[0]! += r
-        lamp[1]! += g
-        lamp[2]! += b
-        lamp[3]! += 1
-      } else {
-        ring[0]! += luma
-        ring[1]! += 1
+export function samplesOf(patches: Patch[]): Sample[] {
+  const at = whereItBlinks(patches)
+  return patches.map((patch) => measure(patch, at.x, at.y))
+}
+
+/** The upper left corner of the square in which the pictures change most. */
+export function whereItBlinks(patches: Patch[]): { x: number; y: number } {
+  const change = variances(patches)
+  const middle = (SIDE - INNER) / 2
+  let best = { x: middle, y: middle }
+  let most = LEAST_VARIANCE
+  for (let y = 0; y <= SIDE - INNER; y++)
+    for (let x = 0; x <= SIDE - INNER; x++) {
+      const away = Math.hypot(x - middle, y - middle) / middle
+      const here = meanOf(x, y, (i) => change[i]!) * Math.exp(-away * away)
+      if (here > most) {
+        most = here
+        best = { x, y }
       }
     }
+  return best
+}
+
+function variances(patches: Patch[]): number[] {
+  const sum = new Array<number>(SIDE * SIDE).fill(0)
+  const squares = new Array<number>(SIDE * SIDE).fill(0)
+  for (const patch of patches)
+    for (let i = 0; i < sum.length; i++) {
+      const level = luma(patch, i)
+      sum[i]! += level
+      squares[i]! += level * level
+    }
+  const n = Math.max(1, patches.length)
+  return squares.map((square, i) => square / n - (sum[i]! / n) ** 2)
+}
+
+function meanOf(x: number, y: number, value: (i: number) => number): number {
+  let sum = 0
+  for (let dy = 0; dy < INNER; dy++) for (let dx = 0; dx < INNER; dx++) sum += value((y + dy) * SIDE + x + dx)
+  return sum / (INNER * INNER)
+}
+
+/** Luma of a pixel by ITU-R BT.601, 0 to 255. */
+function luma(patch: Patch, i: number): number {
+  return 0.299 * patch[4 * i]! + 0.587 * patch[4 * i + 1]! + 0.114 * patch[4 * i + 2]!
+}
+
+/**
+ * The square with its upper left corner at a place, and what is well outside of it: the lamp and its glow are not taken for the room.
+ */
+export function measure(patch: Patch, x: number, y: number): Sample {
+  const part = (channel: number) => meanOf(x, y, (i) => patch[4 * i + channel]!)
+  let room = 0
+  let count = 0
+  for (let i = 0; i < SIDE * SIDE; i++) {
+    const away = Math.max(Math.abs((i % SIDE) - x - INNER / 2), Math.abs(Math.floor(i / SIDE) - y - INNER / 2))
+    if (away > INNER) {
+      room += luma(patch, i)
+      count += 1
+    }
   }
-  const n = Math.max(1, lamp[3]!)
-  const colour: Sample['colour'] = [lamp[0]! / n, lamp[1]! / n, lamp[2]! / n]
   return {
-    level: 0.299 * colour[0] + 0.587 * colour[1] + 0.114 * colour[2],
-    around: ring[0]! / Math.max(1, ring[1]!),
-    colour,
+    level: meanOf(x, y, (i) => luma(patch, i)),
+    around: room / Math.max(1, count),
+    colour: [part(0), part(1), part(2)],
   }
 }
 

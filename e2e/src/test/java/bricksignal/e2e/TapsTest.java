@@ -47,7 +47,7 @@ class TapsTest {
                 .sorted(Comparator.comparingDouble(Hypothesis::prior).reversed()).limit(all ? COMMONEST : USUALLY).toList();
         List<Integer> taps = new ArrayList<>();
         for (Hypothesis fault : faults) {
-            taps.add(visited("Boat shed " + (char) ('A' + taps.size()), fault));
+            taps.add(visited("Boat shed " + (101 + taps.size()), fault));
         }
         assertThat(taps).allMatch(count -> count <= MOST);
         assertThat(taps.stream().sorted().toList().get((taps.size() - 1) / 2)).as("the median").isLessThanOrEqualTo(MEDIAN);
