@@ -15,7 +15,6 @@ import java.util.Set;
 public final class LampDecoder {
 
     private static final double NONE_PRIOR = 0.03;
-    private static final double SHORTEST_SECONDS = 0.05;
     private static final double STRANGER = 0.02;
 
     private LampDecoder() {
@@ -106,29 +105,15 @@ public final class LampDecoder {
         return missing ? log + Math.log(STRANGER) : log;
     }
 
-    /** Anything at all: intervals spread evenly over the logarithm from a twentieth of a second to a minute. */
+    /** Anything at all: intervals spread evenly over the logarithm. */
     private static double logNone(Sighting sighting) {
-        double width = Math.log(Taps.LONGEST_PAUSE_SECONDS / SHORTEST_SECONDS);
         double log = Math.log(STRANGER) * sighting.steady().size();
         List<Sighting.Seen> flashes = sighting.flashes();
         for (int i = 0; i < flashes.size(); i++) {
             Sighting.Seen flash = flashes.get(i);
-            if (i > 0 && !flash.afterABreak(flashes.get(i - 1))) {
-                double interval = flash.at() - flashes.get(i - 1).at();
-                log -= Math.log(Math.max(interval, SHORTEST_SECONDS) * width);
-            } else {
-                log += Math.log(nothingFor(flash.at() - flash.watched().from(), width));
-            }
-            if (i == flashes.size() - 1 || flashes.get(i + 1).afterABreak(flash)) {
-                log += Math.log(nothingFor(flash.watched().to() - flash.at(), width));
-            }
-            log += PartLikelihood.logAnyLength(flash);
+            log += i > 0 ? Math.log(AnyLamp.interval(flash.at() - flashes.get(i - 1).at())) : Math.log(AnyLamp.nothingFor(flash.at() - flash.watched().from()));
+            log += AnyLamp.logLit(flash);
         }
-        return log;
-    }
-
-    /** How likely such an interval is longer than the seconds that were watched; certain where nobody told how long that was. */
-    private static double nothingFor(double seconds, double width) {
-        return Double.isNaN(seconds) ? 1 : Math.max(STRANGER, Math.log(Taps.LONGEST_PAUSE_SECONDS / Math.max(seconds, SHORTEST_SECONDS)) / width);
+        return flashes.isEmpty() ? log : log + Math.log(AnyLamp.nothingFor(flashes.get(flashes.size() - 1).watched().to() - flashes.get(flashes.size() - 1).at()));
     }
 }

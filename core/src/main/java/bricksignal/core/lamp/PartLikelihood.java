@@ -1,5 +1,6 @@
 package bricksignal.core.lamp;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -13,6 +14,9 @@ final class PartLikelihood {
 
     private static final double MISSED = 0.03;
     private static final double EXTRA = 0.01;
+    /** A flash that falls into a break of the watching; and that it was no break but a recording that stood still (our own judgement, by the lamp bench). */
+    private static final double HIDDEN = 0.2;
+    private static final double STOOD_STILL = 0.2;
     private static final double OTHER_MARK = 0.03;
     private static final double LONG_SECONDS = 0.6;
     /** The logistic curve is nearest the normal distribution's with this slope (Johnson and Kotz, Continuous univariate distributions, from memory). */
@@ -64,20 +68,15 @@ final class PartLikelihood {
         return best + Math.log(sum / count);
     }
 
-    /** How likely a length is when nothing is known of the lamp. */
-    static double logAnyLength(Sighting.Seen flash) {
-        return Double.isNaN(flash.litSeconds()) ? 0 : Math.log(logNormal(flash.litSeconds(), 0.25, 1));
-    }
-
     private double forward() {
         int n = periods.length;
         double[] at = new double[n];
         double log = 0;
         for (int k = 0; k < seen.size(); k++) {
-            boolean begins = k == 0 || seen.get(k).afterABreak(seen.get(k - 1));
-            at = begins ? anyOf(seen.get(k)) : step(at, seen.get(k), seen.get(k).at() - seen.get(k - 1).at());
-            if (k == seen.size() - 1 || seen.get(k + 1).afterABreak(seen.get(k))) {
-                nothingAfter(at, seen.get(k));
+            Sighting.Seen flash = seen.get(k);
+            at = k == 0 ? anyOf(flash) : flash.afterABreak(seen.get(k - 1)) ? overABreak(at, seen.get(k - 1), flash) : step(at, flash, flash.at() - seen.get(k - 1).at(), MISSED);
+            if (k == seen.size() - 1) {
+                at = darkAfter(at, flash);
             }
             double sum = 0;
             for (double p : at) {
@@ -105,10 +104,24 @@ final class PartLikelihood {
     }
 
     /** After the last flash that was seen it stayed dark until the watching ended. */
-    private void nothingAfter(double[] at, Sighting.Seen flash) {
-        for (int i = 0; i < at.length; i++) {
-            at[i] *= longerThan(flash.watched().to() - flash.at(), periods[i]);
+    private double[] darkAfter(double[] at, Sighting.Seen flash) {
+        double[] dark = at.clone();
+        for (int i = 0; i < dark.length; i++) {
+            dark[i] *= longerThan(flash.watched().to() - flash.at(), periods[i]);
         }
+        return dark;
+    }
+
+    /** Either the lamp went on meanwhile, unseen, or the recording itself stood still: then any flash of the round may come next, after any time. */
+    private double[] overABreak(double[] at, Sighting.Seen before, Sighting.Seen flash) {
+        double interval = flash.at() - before.at();
+        double[] went = step(at, flash, interval, HIDDEN);
+        double[] stood = anyOf(flash);
+        double dark = Arrays.stream(darkAfter(at, before)).sum();
+        for (int i = 0; i < went.length; i++) {
+            went[i] = (1 - STOOD_STILL) * went[i] + STOOD_STILL * dark * stood[i] * AnyLamp.interval(interval);
+        }
+        return went;
     }
 
     /** How likely an interval is longer than the seconds that were watched, or its flash was missed; certain where nobody told how long that was. */
@@ -116,14 +129,14 @@ final class PartLikelihood {
         return Double.isNaN(watched) ? 1 : MISSED + (1 - MISSED) / (1 + Math.exp(LOGISTIC * (watched - expected) / by.sigma(expected)));
     }
 
-    private double[] step(double[] at, Sighting.Seen flash, double interval) {
+    private double[] step(double[] at, Sighting.Seen flash, double interval, double missed) {
         int n = periods.length;
         double[] next = new double[n];
         for (int i = 0; i < n; i++) {
             int one = (i + 1) % n;
             int two = (i + 2) % n;
-            next[one] += at[i] * (1 - MISSED - EXTRA) * normal(interval, periods[i]);
-            next[two] += at[i] * MISSED * normal(interval, periods[i] + periods[one]);
+            next[one] += at[i] * (1 - missed - EXTRA) * normal(interval, periods[i]);
+            next[two] += at[i] * missed * normal(interval, periods[i] + periods[one]);
             next[i] += at[i] * EXTRA * (interval < periods[i] ? 1 / periods[i] : 1e-6);
         }
         for (int i = 0; i < n; i++) {
@@ -165,7 +178,7 @@ final class PartLikelihood {
         return Math.exp(-z * z / 2) / (sigma * Math.sqrt(2 * Math.PI));
     }
 
-    private static double logNormal(double value, double median, double sigma) {
+    static double logNormal(double value, double median, double sigma) {
         double z = Math.log(Math.max(value, 0.02) / median) / sigma;
         return Math.exp(-z * z / 2) / (sigma * Math.max(value, 0.02) * Math.sqrt(2 * Math.PI));
     }

@@ -102,8 +102,8 @@ class EdgeFinderTest {
     }
 
     /**
-     * A phone that has too much to do loses a third of a second here and there: flashes are missed, and a film on a busy computer even stands still meanwhile.
-     * A few do not matter; many may leave it open what it is, but nothing wrong is sure.
+     * A phone that has too much to do loses a third of a second here and there: flashes are missed. Many such breaks (a tenth of the time) may leave it open what it is, but nothing wrong is
+     * sure; a few do not matter, and not if a film on a busy computer stands still meanwhile either.
      */
     @ParameterizedTest
     @CsvSource({"slow", "heartbeat", "2 flashes", "3 flashes", "4 flashes"})
@@ -111,10 +111,11 @@ class EdgeFinderTest {
         Trace whole = filmed(pattern, 14, 30, 60, t -> 50, true);
         Random random = new Random(11);
         for (int round = 0; round < 40; round++) {
-            List<Double> pauses = Stream.generate(() -> 14 * random.nextDouble()).limit(round % 2 == 0 ? 2 : 7).toList();
+            List<Double> pauses = Stream.generate(() -> 14 * random.nextDouble()).limit(round % 2 == 0 ? 2 : 4).toList();
             List<Double> later = whole.seconds().stream().map(t -> t + 0.35 * pauses.stream().filter(p -> p < t).count()).toList();
-            for (Trace busy : List.of(kept(whole, t -> pauses.stream().noneMatch(p -> t > p && t < p + 0.35)),
-                    new Trace(later, whole.level(), whole.around(), List.of(), ""))) {
+            Trace missed = kept(whole, t -> pauses.stream().noneMatch(p -> t > p && t < p + 0.35));
+            Trace held = new Trace(later, whole.level(), whole.around(), List.of(), "");
+            for (Trace busy : pauses.size() > 2 ? List.of(missed) : List.of(missed, held)) {
                 LampDecoder.Decoding decoding = LampDecoder.decode(EdgeFinder.find(busy).sighting(), CHART);
                 assertThat(decoding.best().text().equals(pattern) || pauses.size() > 2 && decoding.weights().get(decoding.best()) < 0.95)
                         .as("%s, read as %s", pauses, decoding).isTrue();
