@@ -9,7 +9,7 @@ import { useTool } from './useTool'
 
 const props = defineProps<{ calculator: components['schemas']['CalculatorView'] }>()
 const { inputs, result, problem } = useTool(props.calculator.id, usually(props.calculator), (now) =>
-  answer<components['schemas']['Finding']>(
+  answer<components['schemas']['FindingPage']>(
     api.POST('/api/tools/calculators/{id}', {
       params: { path: { id: props.calculator.id } },
       body: given(props.calculator, now),

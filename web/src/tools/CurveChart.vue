@@ -3,13 +3,16 @@ import { computed, ref } from 'vue'
 import type { components } from '../api/schema'
 import { drawn } from './curve'
 import { useSheet } from './useSheet'
+import { tell } from '../words/words'
 
 /** Lines over one axis, and where this unit stands on them. */
-const props = defineProps<{ curve: components['schemas']['Curve'] }>()
+const props = defineProps<{ curve: components['schemas']['CurvePage'] }>()
 const figure = ref<HTMLElement>()
 const { width, height } = useSheet(figure, { least: 240, most: 380, share: 0.55 })
 const on = computed(() => drawn(props.curve, width.value, height.value))
-const title = computed(() => `${props.curve.up.label} by ${props.curve.across.label}`)
+const title = computed(() => tell('curveChart.by', { up: props.curve.up.label, across: props.curve.across.label }))
+/** A bare number has no unit. */
+const named = (axis: { label: string; unit: string }) => (axis.unit ? `${axis.label}, ${axis.unit}` : axis.label)
 </script>
 
 <template>
@@ -24,8 +27,8 @@ const title = computed(() => `${props.curve.up.label} by ${props.curve.across.la
         <text :x="tick.at" :y="on.bottom + 18" text-anchor="middle">{{ tick.text }}</text>
       </g>
       <line :x1="on.left" :x2="on.right" :y1="on.bottom" :y2="on.bottom" class="axis" />
-      <text :x="on.right" :y="height - 4" text-anchor="end">{{ curve.across.label }}, {{ curve.across.unit }}</text>
-      <text :x="4" :y="14">{{ curve.up.label }}, {{ curve.up.unit }}</text>
+      <text :x="on.right" :y="height - 4" text-anchor="end">{{ named(curve.across) }}</text>
+      <text :x="4" :y="14">{{ named(curve.up) }}</text>
       <path v-for="(line, i) in on.lines" :key="line.label" :d="line.path" class="stroke" :class="`stroke-${i % 3}`" />
       <text
         v-for="line in on.lines.length > 1 ? on.lines : []"

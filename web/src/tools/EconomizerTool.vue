@@ -64,7 +64,7 @@ function why(air: Air) {
 
 <template>
   <ToolPage
-    name="Economizer"
+    :name="tell('common.economizer')"
     :title="tell('economizerTool.whatShouldTheEconomizerDo')"
     :computed="Boolean(result)"
     :problem="problem"

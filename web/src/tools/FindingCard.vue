@@ -4,7 +4,7 @@ import CurveChart from './CurveChart.vue'
 import { tell } from '../words/words'
 
 /** What comes of a calculation: the sentence, the numbers, the picture, the reason and the source. */
-defineProps<{ finding: components['schemas']['Finding'] }>()
+defineProps<{ finding: components['schemas']['FindingPage'] }>()
 const told = (value: number, decimals: number) =>
   value.toLocaleString('en-US', { minimumFractionDigits: decimals, maximumFractionDigits: decimals })
 </script>

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import type { components } from '../api/schema'
 
-type Curve = components['schemas']['Curve']
+type Curve = components['schemas']['CurvePage']
 const MARGIN = { left: 62, right: 16, top: 26, bottom: 40 }
 const TICKS = 5
 /** What comes down to less than this share of its height is drawn from zero on. */

@@ -82,7 +82,7 @@ class ToolsAndSettingsTest {
             browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "5");
             browser.waitFor(() -> browser.textNow("[data-test=calculator-says]").contains("too warm to condense"));
             browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "500");
-            browser.waitFor(() -> browser.textNow(".problem").contains("Outdoors now: it is 500; it must be from -40 to 90"));
+            browser.waitFor(() -> browser.textNow(".problem").contains("Outdoors now: it is 500 °F; it must be from -40 °F to 90 °F"));
         }
     }
 

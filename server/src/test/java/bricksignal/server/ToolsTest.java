@@ -113,9 +113,24 @@ class ToolsTest {
         Client.Reply cold = ines.post("/api/tools/calculators/frost-interval", Map.of("numbers", Map.of("outdoor", 200, "humidity", 50), "choices", Map.of()));
         assertThat(cold.status()).isEqualTo(422);
         assertThat(cold.json().get("field").asString()).isEqualTo("outdoor");
-        assertThat(cold.detail()).startsWith("Outdoors").contains("it is 200; it must be from -30 to 60 °F");
+        assertThat(cold.detail()).startsWith("Outdoors").contains("it is 200 °F; it must be from -30 °F to 60 °F");
         assertThat(ines.post("/api/tools/calculators/frost-interval", Map.of("numbers", Map.of(), "choices", Map.of())).detail()).contains("missing");
         assertThat(ines.get("/api/tools/calculators/horoscope").status()).isEqualTo(404);
+    }
+
+    /** 70 and 120 °F with 60,000 Btu/h, as somebody reads and types them who thinks in metric units; told in Spanish what is wrong. */
+    @Test
+    void calculationIsMadeInTheUnitsOfThePerson() {
+        String rise = "/api/tools/calculators/temperature-rise";
+        Client metric = ines.with("Cookie", "locale=es-u-ms-metric");
+        assertThat(metric.get(rise).json().get("inputs")).extracting(input -> input.get("unit").asString()).containsExactly("°C", "°C", "kW", "°C", "°C");
+        assertThat(metric.get(rise).json().get("inputs").get(0).get("usual").asDouble()).isEqualTo(20);
+        JsonNode found = metric.post(rise, Map.of("numbers", Map.of("return", 21.11, "supply", 48.89, "output", 17.58, "least", 22, "most", 39), "choices", Map.of())).json();
+        assertThat(found.get("says").asString()).contains("28 °C").contains("22 °C").contains("39 °C");
+        assertThat(found.get("results").get(1).get("value").asDouble()).as("1,111 cfm").isCloseTo(524.4, within(1.0));
+        assertThat(found.get("results").get(1).get("unit").asString()).isEqualTo("L/s");
+        assertThat(metric.post(rise, Map.of("numbers", Map.of("return", 21, "supply", 200, "output", 17, "least", 22, "most", 39), "choices", Map.of())).detail())
+                .contains("es 200 °C; debe ser de 10 °C a 104 °C");
     }
 
     @Test

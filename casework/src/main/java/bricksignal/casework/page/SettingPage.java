@@ -6,6 +6,7 @@ import bricksignal.core.tuning.Calculators;
 import bricksignal.core.tuning.Finding;
 import bricksignal.core.tuning.Misfit;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
 import bricksignal.core.words.Phrase;
 import java.util.List;
@@ -34,21 +35,21 @@ public record SettingPage(String id, @Phrase String label, List<String> position
      * @param finding what the calculation says
      * @param position the nearest that the setting has; null where nothing is set by what was found
      */
-    public record Suggested(Finding finding, @Nullable String position) {
+    public record Suggested(FindingPage finding, @Nullable String position) {
     }
 
     /**
-     * Where a setting of a unit should stand, by its calculation.
+     * Where a setting of a unit should stand, by its calculation; numbers and what comes of them are in the units of the person.
      *
      * @throws Refused if it has no such setting, or none that is calculated
      * @throws Misfit if a number is missing or does not make sense
      */
-    public static Suggested suggested(UnitModel model, String id, Map<String, Double> numbers, Map<String, String> choices) {
+    public static Suggested suggested(UnitModel model, String id, Map<String, Double> numbers, Map<String, String> choices, Measures measures) {
         UnitModel.Setting setting = model.settings().stream().filter(one -> one.id().equals(id) && one.suggest() != null).findFirst()
                 .orElseThrow(() -> new Refused("setting", Message.of("refused.suggest", Message.said(id))));
         UnitModel.Suggest by = Objects.requireNonNull(setting.suggest());
-        Finding finding = Calculators.of(by.calculation()).orElseThrow().of(numbers, choices);
-        return new Suggested(finding, !finding.stops().isEmpty() ? null : setting.nearest(finding.result(by.result()).orElseThrow().value() * by.times()));
+        Finding finding = Calculators.of(by.calculation()).orElseThrow().of(numbers, choices, measures);
+        return new Suggested(FindingPage.of(finding, measures), !finding.stops().isEmpty() ? null : setting.nearest(finding.result(by.result()).orElseThrow().value() * by.times()));
     }
 
     /** The settings of a unit. */

@@ -12,10 +12,11 @@ import bricksignal.core.costing.WaysOut;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.proof.Verdict;
-import bricksignal.core.tuning.Curve;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -140,15 +141,15 @@ final class WayOut {
         return Message.items(Message.Joint.SEMICOLON, List.of(first, from));
     }
 
-    private Curve picture(KeepOrReplace keep) {
-        List<Curve.Spot> spots = new ArrayList<>();
-        spots.add(new Curve.Spot(Message.of("keep.this"), age, keep.keep()));
+    private CurvePage picture(KeepOrReplace keep) {
+        List<CurvePage.Spot> spots = new ArrayList<>();
+        spots.add(new CurvePage.Spot(Message.of("keep.this"), age, keep.keep()));
         if (!Double.isNaN(keep.breakEvenAge())) {
-            spots.add(new Curve.Spot(Message.of("keep.even"), keep.breakEvenAge(), keep.replace()));
+            spots.add(new CurvePage.Spot(Message.of("keep.even"), keep.breakEvenAge(), keep.replace()));
         }
-        return new Curve(new Curve.Axis(Message.of("keep.age"), "years"), new Curve.Axis(Message.of("keep.cost"), rates.currency()), List.of(
-                new Curve.Stroke(Message.of("keep.keeping"), keep.byAge().stream().map(at -> new Curve.Point(at.age(), at.keep())).toList()),
-                new Curve.Stroke(Message.of("keep.replacing"), keep.byAge().stream().map(at -> new Curve.Point(at.age(), at.replace())).toList())), spots);
+        return new CurvePage(new CurvePage.Axis(Message.of("keep.age"), TradeUnit.YEARS.sign(Measures.US)), new CurvePage.Axis(Message.of("keep.cost"), rates.currency()), List.of(
+                new CurvePage.Stroke(Message.of("keep.keeping"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.keep())).toList()),
+                new CurvePage.Stroke(Message.of("keep.replacing"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.replace())).toList())), spots);
     }
 
     private List<WayOutPage.FigureLine> figureLines(List<Part> parts) {

@@ -3,7 +3,6 @@ package bricksignal.casework.page;
 import bricksignal.casework.Case;
 import bricksignal.core.costing.Rates;
 import bricksignal.core.costing.Way;
-import bricksignal.core.tuning.Curve;
 import bricksignal.core.words.Message;
 import bricksignal.core.words.Phrase;
 import java.util.List;
@@ -27,7 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param figures what may be put in place of the company's
  */
 public record WayOutPage(String currency, Message cause, boolean proven, double age, boolean ageKnown, List<WayLine> ways, Message says, Message fastest,
-        List<UntestedLine> untested, List<Message> spares, Message keeps, @Nullable Curve byAge, List<FigureLine> figures) {
+        List<UntestedLine> untested, List<Message> spares, Message keeps, @Nullable CurvePage byAge, List<FigureLine> figures) {
 
     /**
      * A way.

@@ -4,6 +4,7 @@ import bricksignal.core.circuit.solve.MeterMode;
 import bricksignal.core.words.Digits;
 import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -178,6 +179,8 @@ public final class Catalogue {
                     : filled("amount", List.of(digits, unit(amount.mode())));
         } else if (message instanceof Message.Unit unit) {
             return unit.onlyOther() ? measures.unit(unit.mode()).orElse("") : unit(unit.mode());
+        } else if (message instanceof Message.Worked worked) {
+            return worked(worked);
         } else if (message instanceof Message.Lamp lamp) {
             return String.join(" ", List.of(lamp.pattern().split(" ")).stream().map(token -> words.containsKey(LAMP + token) ? word(LAMP + token) : token).toList());
         } else if (message instanceof Message.Number number) {
@@ -193,6 +196,12 @@ public final class Catalogue {
         Message.Keyed keyed = (Message.Keyed) message;
         String told = filled(keyed.key(), keyed.parts().stream().map(this::words).toList());
         return checked == null || !cautions(keyed.key()) ? told : told + " [" + checked.words(message) + "]";
+    }
+
+    private String worked(Message.Worked worked) {
+        String digits = String.format(Locale.ROOT, "%,." + worked.unit().decimals(measures, worked.decimals()) + "f", worked.unit().shown(measures, worked.value()));
+        String sign = worked.unit().sign(measures);
+        return worked.unit() == TradeUnit.PERCENT ? filled("share", List.of(digits)) : sign.isEmpty() ? digits : filled("amount", List.of(digits, sign));
     }
 
     /** What the equipment data say, in this language where its words are known; a title is told part by part. */

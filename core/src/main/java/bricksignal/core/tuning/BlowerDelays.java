@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -16,7 +17,7 @@ final class BlowerDelays extends Calculator {
     private static final double CURVE_SECONDS = 300;
 
     BlowerDelays() {
-        super("blower-delays", Input.of("rise", "°F", 55, 32, 130), Input.of("half", "s", 45, 10, 300).met(15, 150), Input.choice("ducts", "inside", "outside"));
+        super("blower-delays", Input.of("rise", TradeUnit.DEGREES_APART, 55, 32, 130), Input.of("half", TradeUnit.SECONDS, 45, 10, 300).met(15, 150), Input.choice("ducts", "inside", "outside"));
     }
 
     /** No board runs on for longer: an exchanger that holds so much has no air over it (common practice, from memory). */
@@ -32,11 +33,11 @@ final class BlowerDelays extends Calculator {
         double rest = given.choice("ducts").equals("inside") ? REST_INSIDE_F : REST_OUTSIDE_F;
         double on = half * halves(rise / (rise - NO_DRAUGHT_F));
         double off = half * halves(rise / rest);
-        Curve curve = new Curve(new Curve.Axis(word("axis-seconds"), "s"), new Curve.Axis(word("axis-rise"), "°F"), List.of(
+        Curve curve = new Curve(new Curve.Axis(word("axis-seconds"), TradeUnit.SECONDS), new Curve.Axis(word("axis-rise"), TradeUnit.DEGREES_APART), List.of(
                 Curve.Stroke.of(word("line-warms"), 0, CURVE_SECONDS, s -> rise * (1 - Math.pow(2, -s / half))),
                 Curve.Stroke.of(word("line-cools"), 0, CURVE_SECONDS, s -> rise * Math.pow(2, -s / half))),
                 List.of(new Curve.Spot(word("is-on"), on, NO_DRAUGHT_F), new Curve.Spot(word("is-off"), off, rest)));
-        return finding("delays", true, List.of(result("off", off, "s", 0), result("on", on, "s", 0)), curve, Math.rint(on), Math.rint(off));
+        return finding("delays", true, List.of(result("off", off, TradeUnit.SECONDS, 0), result("on", on, TradeUnit.SECONDS, 0)), curve, plain(Math.rint(on)), plain(Math.rint(off)));
     }
 
     private static double halves(double times) {

@@ -1,7 +1,9 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,6 +70,21 @@ public abstract class Calculator {
         }
     }
 
+    /**
+     * The same for a person with other units.
+     *
+     * @param numbers in their units
+     */
+    public final Finding of(Map<String, Double> numbers, Map<String, String> choices, Measures measures) {
+        Map<String, Double> taken = new LinkedHashMap<>(numbers);
+        for (Input input : inputs) {
+            if (input instanceof Input.Quantity quantity) {
+                taken.computeIfPresent(quantity.id(), (id, typed) -> quantity.unit().taken(measures, typed));
+            }
+        }
+        return of(taken, choices);
+    }
+
     /** What comes of the numbers that stand there first. */
     public final Finding usual() {
         Map<String, Double> numbers = new LinkedHashMap<>();
@@ -91,19 +108,14 @@ public abstract class Calculator {
 
     private Stream<Message> measuredAgain(Given given) {
         return inputs.stream().filter(Input.Quantity.class::isInstance).map(Input.Quantity.class::cast).filter(q -> given.maybe(q.id()).isPresent()
-                && !q.met().hold(given.maybe(q.id()).getAsDouble())).map(q -> Message.of("tuning.measured-again", label(q), new Message.Number(given.number(q.id())),
-                        new Message.Number(q.met().least()), new Message.Number(q.met().most()), Message.said(q.unit())));
+                && !q.met().hold(given.maybe(q.id()).getAsDouble())).map(q -> Message.of("tuning.measured-again", label(q), q.told(given.number(q.id())),
+                        q.told(q.met().least()), q.told(q.met().most())));
     }
 
     private Stream<Message> meansSomethingElse(Finding found, Given given) {
         Map<String, Bounds> customary = customary(given);
         return found.results().stream().filter(result -> customary.containsKey(result.id()) && !Known.in(customary, result.id()).hold(result.value()))
-                .map(result -> word("stop-" + result.id(), new Message.Number(rounded(result))));
-    }
-
-    private static double rounded(Finding.Result result) {
-        double tens = Math.pow(10, result.decimals());
-        return Math.rint(result.value() * tens) / tens;
+                .map(result -> word("stop-" + result.id(), new Message.Worked(result.unit(), result.value(), result.decimals())));
     }
 
     /** Words of this calculation. */
@@ -111,13 +123,22 @@ public abstract class Calculator {
         return Message.of("tuning." + id + "." + name, parts);
     }
 
-    final Finding.Result result(String name, double value, String unit, int decimals) {
+    final Finding.Result result(String name, double value, TradeUnit unit, int decimals) {
         return new Finding.Result(name, word("is-" + name), value, unit, decimals);
     }
 
-    /** The finding whose sentence is that of a name; it fills its places with numbers. */
-    final Finding finding(String says, boolean good, List<Finding.Result> results, @Nullable Curve curve, double... places) {
-        Message[] parts = java.util.Arrays.stream(places).mapToObj(Message.Number::new).toArray(Message[]::new);
-        return new Finding(word("says-" + says, parts), good, results, word("reason"), word("source"), curve, List.of());
+    /** A value with its unit, for a place in a sentence. */
+    static Message told(TradeUnit unit, double value, int decimals) {
+        return new Message.Worked(unit, value, decimals);
+    }
+
+    /** A bare number for a place in a sentence. */
+    static Message plain(double value) {
+        return new Message.Number(value);
+    }
+
+    /** The finding whose sentence is that of a name; it fills its places. */
+    final Finding finding(String says, boolean good, List<Finding.Result> results, @Nullable Curve curve, Message... places) {
+        return new Finding(word("says-" + says, places), good, results, word("reason"), word("source"), curve, List.of());
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.air.Changeover;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 
 /** The outdoor temperature above which an economizer no longer cools for nothing, by the climate ({@link Changeover}). */
@@ -13,6 +14,6 @@ final class ChangeoverLimit extends Calculator {
     @Override
     Finding find(Given given) {
         double limit = Changeover.limitF(given.choice("zone"));
-        return finding("limit", true, List.of(result("limit", limit, "°F", 0)), null, limit);
+        return finding("limit", true, List.of(result("limit", limit, TradeUnit.FAHRENHEIT, 0)), null, told(TradeUnit.FAHRENHEIT, limit, 0));
     }
 }

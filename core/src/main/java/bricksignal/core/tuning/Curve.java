@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
@@ -21,7 +22,7 @@ public record Curve(Axis across, Axis up, List<Stroke> lines, List<Spot> spots) 
     }
 
     /** An axis. */
-    public record Axis(Message label, String unit) {
+    public record Axis(Message label, TradeUnit unit) {
     }
 
     /** A line through points in order. */

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
@@ -20,7 +21,7 @@ final class DampLimit extends Calculator {
     private static final double WARMEST_F = 85;
 
     DampLimit() {
-        super("damp-limit", Input.of("room", "°F", 75, 50, 90), Input.maybe("face", "°F", 35, 90));
+        super("damp-limit", Input.of("room", TradeUnit.FAHRENHEIT, 75, 50, 90), Input.maybe("face", TradeUnit.FAHRENHEIT, 35, 90));
     }
 
     @Override
@@ -28,13 +29,13 @@ final class DampLimit extends Calculator {
         double room = given.number("room");
         OptionalDouble face = given.maybe("face");
         if (face.isPresent() && face.getAsDouble() > room) {
-            throw new Misfit("face", "it is warmer than the room: nothing gets damp on it");
+            throw new Misfit("face", "warmer-than-room");
         }
         DoubleUnaryOperator limit = at -> Math.min(Dampness.NEVER_ABOVE, Math.min(Dampness.ofDewPoint(DEW_POINT_F, at),
                 face.isPresent() ? AT_A_FACE * Dampness.ofDewPoint(Math.min(face.getAsDouble(), at), at) : Dampness.NEVER_ABOVE));
         double most = limit.applyAsDouble(room);
-        Curve curve = new Curve(new Curve.Axis(word("room"), "°F"), new Curve.Axis(word("is-limit"), "%"),
+        Curve curve = new Curve(new Curve.Axis(word("room"), TradeUnit.FAHRENHEIT), new Curve.Axis(word("is-limit"), TradeUnit.PERCENT),
                 List.of(Curve.Stroke.of(word("is-limit"), COOLEST_F, WARMEST_F, limit)), List.of(new Curve.Spot(word("is-limit"), room, most)));
-        return finding(most < ALL_DAY ? "all-day" : "limit", most >= ALL_DAY, List.of(result("limit", most, "%", 0)), curve, Math.floor(most));
+        return finding(most < ALL_DAY ? "all-day" : "limit", most >= ALL_DAY, List.of(result("limit", most, TradeUnit.PERCENT, 0)), curve, plain(Math.floor(most)));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.air.OutdoorShare;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -10,8 +11,8 @@ final class DamperPosition extends Calculator {
     private static final double PERCENT = 100;
 
     DamperPosition() {
-        super("damper-position", Input.of("outdoor", "°F", 40, -40, 120), Input.of("return", "°F", 74, 50, 100), Input.of("mixed", "°F", 66, -40, 120),
-                Input.of("position", "%", 25, 1, 100), Input.of("wanted", "%", 15, 0, 100).met(5, 60));
+        super("damper-position", Input.of("outdoor", TradeUnit.FAHRENHEIT, 40, -40, 120), Input.of("return", TradeUnit.FAHRENHEIT, 74, 50, 100), Input.of("mixed", TradeUnit.FAHRENHEIT, 66, -40, 120),
+                Input.of("position", TradeUnit.PERCENT, 25, 1, 100), Input.of("wanted", TradeUnit.PERCENT, 15, 0, 100).met(5, 60));
     }
 
     /** More outdoor air than people are given: a damper with a leak, or thermometers of which one is wrong (our own judgement). */
@@ -23,10 +24,10 @@ final class DamperPosition extends Calculator {
     @Override
     Finding find(Given given) {
         OutdoorShare measured = OutdoorShare.of(given.number("outdoor"), given.number("return"), given.number("mixed"), OutdoorShare.THERMOMETER_F)
-                .orElseThrow(() -> new Misfit("mixed", "three thermometers say nothing here: outdoors and return are too near to each other, or the mixture lies outside of both"));
+                .orElseThrow(() -> new Misfit("mixed", "no-mixture"));
         double share = Math.max(measured.share(), measured.sigma());
         double position = Math.min(PERCENT, given.number("position") * given.number("wanted") / (PERCENT * share));
-        return finding("set", true, List.of(result("position", position, "%", 0), result("share", PERCENT * measured.share(), "%", 0),
-                result("error", 2 * PERCENT * measured.sigma(), "%", 0)), null, Math.rint(position));
+        return finding("set", true, List.of(result("position", position, TradeUnit.PERCENT, 0), result("share", PERCENT * measured.share(), TradeUnit.PERCENT, 0),
+                result("error", 2 * PERCENT * measured.sigma(), TradeUnit.PERCENT, 0)), null, plain(Math.rint(position)));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -37,8 +38,9 @@ public record Finding(Message says, boolean good, List<Result> results, Message 
      * A number.
      *
      * @param id its name in the calculation
+     * @param value in that unit
      * @param decimals how many are worth showing
      */
-    public record Result(String id, Message label, double value, String unit, int decimals) {
+    public record Result(String id, Message label, double value, TradeUnit unit, int decimals) {
     }
 }

@@ -2,6 +2,7 @@ package bricksignal.core.tuning;
 
 import bricksignal.core.air.Degrees;
 import bricksignal.core.air.MoistAir;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 
 /**
@@ -24,7 +25,7 @@ final class FrostInterval extends Calculator {
     private static final double MILDEST_F = 45;
 
     FrostInterval() {
-        super("frost-interval", Input.of("outdoor", "°F", 32, -30, 60), Input.of("humidity", "%", 80, 5, 100));
+        super("frost-interval", Input.of("outdoor", TradeUnit.FAHRENHEIT, 32, -30, 60), Input.of("humidity", TradeUnit.PERCENT, 80, 5, 100));
     }
 
     @Override
@@ -37,10 +38,10 @@ final class FrostInterval extends Calculator {
         for (double one : SWITCHES) {
             set = one <= minutes ? one : set;
         }
-        Curve curve = new Curve(new Curve.Axis(word("outdoor"), "°F"), new Curve.Axis(word("is-frost"), "%"),
+        Curve curve = new Curve(new Curve.Axis(word("outdoor"), TradeUnit.FAHRENHEIT), new Curve.Axis(word("is-frost"), TradeUnit.PERCENT),
                 List.of(Curve.Stroke.of(word("is-frost"), COLDEST_F, MILDEST_F, f -> PERCENT * frost(f, share) / frost(WORST_F, WORST_SHARE))),
                 List.of(new Curve.Spot(word("spot-now"), outdoor, PERCENT * frost)));
-        return finding(frost > 0 ? "set" : "none", true, List.of(result("set", set, "min", 0), result("frost", PERCENT * frost, "%", 0)), curve, set);
+        return finding(frost > 0 ? "set" : "none", true, List.of(result("set", set, TradeUnit.MINUTES, 0), result("frost", PERCENT * frost, TradeUnit.PERCENT, 0)), curve, plain(set));
     }
 
     /** Moisture that a pound of air leaves on the coil, pounds; nothing where the coil is above freezing. */

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,9 +16,9 @@ final class GasClocked extends Calculator {
     private static final double PERCENT = 100;
 
     GasClocked() {
-        super("gas-clocked", Input.of("feet", "cu ft", 2, 0.1, 100), Input.of("seconds", "s", 72, 5, 1_800).met(15, 600),
-                Input.of("heating-value", "Btu/cu ft", 1_000, 700, 3_000).met(850, 2_600), Input.of("plate", "Btu/h", 100_000, 5_000, 2_000_000),
-                Input.maybe("manifold", "in w.c.", 0.5, 14));
+        super("gas-clocked", Input.of("feet", TradeUnit.CUBIC_FEET, 2, 0.1, 100), Input.of("seconds", TradeUnit.SECONDS, 72, 5, 1_800).met(15, 600),
+                Input.of("heating-value", TradeUnit.BTU_A_CUBIC_FOOT, 1_000, 700, 3_000).met(850, 2_600), Input.of("plate", TradeUnit.BTU_AN_HOUR, 100_000, 5_000, 2_000_000),
+                Input.maybe("manifold", TradeUnit.INCHES_WC, 0.5, 14));
     }
 
     /** A regulator is trimmed by a few tenths: what asks for more has an orifice, a gas or an inlet pressure that is not its own (common practice, from memory). */
@@ -45,10 +46,10 @@ final class GasClocked extends Calculator {
         double plate = given.number("plate");
         double input = Heat.ofGas(given.number("feet"), given.number("seconds"), given.number("heating-value"));
         double off = input / plate - 1;
-        List<Finding.Result> results = new ArrayList<>(List.of(result("input", input, "Btu/h", 0), result("share", PERCENT * input / plate, "%", 0),
-                result("seconds", given.number("seconds") * input / plate, "s", 0), result("condensate", Heat.mostCondensate(input), "gal/h", 2)));
-        given.maybe("manifold").ifPresent(inches -> results.add(1, result("manifold", inches * Math.pow(plate / input, 2), "in w.c.", 1)));
+        List<Finding.Result> results = new ArrayList<>(List.of(result("input", input, TradeUnit.BTU_AN_HOUR, 0), result("share", PERCENT * input / plate, TradeUnit.PERCENT, 0),
+                result("seconds", given.number("seconds") * input / plate, TradeUnit.SECONDS, 0), result("condensate", Heat.mostCondensate(input), TradeUnit.GALLONS_AN_HOUR, 2)));
+        given.maybe("manifold").ifPresent(inches -> results.add(1, result("manifold", inches * Math.pow(plate / input, 2), TradeUnit.INCHES_WC, 1)));
         String says = Math.abs(off) <= WITHIN ? "within" : off > 0 ? "over" : "under";
-        return finding(says, says.equals("within"), results, null, PERCENT * Math.abs(off));
+        return finding(says, says.equals("within"), results, null, plain(PERCENT * Math.abs(off)));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.Message;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -26,9 +27,9 @@ public final class Given {
             if (input instanceof Input.Quantity quantity) {
                 check(quantity, numbers.get(quantity.id()));
             } else if (input instanceof Input.Choice choice && choices.get(choice.id()) == null) {
-                throw new Misfit(choice.id(), "nothing is chosen; there are " + String.join(", ", choice.options()));
+                throw new Misfit(choice.id(), "nothing-chosen");
             } else if (input instanceof Input.Choice choice && !choice.options().contains(choices.get(choice.id()))) {
-                throw new Misfit(choice.id(), "'" + choices.get(choice.id()) + "' is none of " + String.join(", ", choice.options()));
+                throw new Misfit(choice.id(), "none-of-them", Message.said(String.valueOf(choices.get(choice.id()))));
             }
         }
         return new Given(Map.copyOf(numbers), Map.copyOf(choices));
@@ -37,16 +38,11 @@ public final class Given {
     private static void check(Input.Quantity quantity, @org.jspecify.annotations.Nullable Double number) {
         if (number == null) {
             if (quantity.usual() != null) {
-                throw new Misfit(quantity.id(), "a number is missing");
+                throw new Misfit(quantity.id(), "missing");
             }
         } else if (!(number >= quantity.least() && number <= quantity.most())) {
-            throw new Misfit(quantity.id(), "it is " + plain(number) + "; it must be from " + plain(quantity.least()) + " to " + plain(quantity.most())
-                    + (quantity.unit().isEmpty() ? "" : " " + quantity.unit()));
+            throw new Misfit(quantity.id(), "out-of-range", quantity.told(number), quantity.told(quantity.least()), quantity.told(quantity.most()));
         }
-    }
-
-    private static String plain(double number) {
-        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
     }
 
     double number(String id) {

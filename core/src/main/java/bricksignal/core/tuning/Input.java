@@ -1,5 +1,7 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,18 +13,23 @@ public sealed interface Input {
     /**
      * A number.
      *
-     * @param unit as the trade writes it; empty for a bare number
+     * @param unit that of all its numbers
      * @param usual what stands there first; null where it may be left out
      * @param least the least that makes sense
      * @param most the most that makes sense
      * @param met the least and the most that is met in the field, within those: past them a number is taken, and nothing is set by it
      */
-    record Quantity(String id, String unit, @Nullable Double usual, double least, double most, Bounds met) implements Input {
+    record Quantity(String id, TradeUnit unit, @Nullable Double usual, double least, double most, Bounds met) implements Input {
 
         public Quantity {
             if (met.least() < least || met.most() > most || usual != null && !met.hold(usual)) {
                 throw new IllegalArgumentException("'" + id + "': " + met + " is not within " + least + " to " + most + ", or what stands there first is not within it");
             }
+        }
+
+        /** A number of it as it is told: to a tenth of the unit, or finer where it is all fractions. */
+        Message told(double number) {
+            return new Message.Worked(unit, number, number == Math.rint(number) ? 0 : Math.max(1, 1 - (int) Math.floor(Math.log10(Math.abs(number)))));
         }
 
         /** The same with what is met in the field. */
@@ -44,12 +51,12 @@ public sealed interface Input {
     }
 
     /** A number that is needed. */
-    static Quantity of(String id, String unit, double usual, double least, double most) {
+    static Quantity of(String id, TradeUnit unit, double usual, double least, double most) {
         return new Quantity(id, unit, usual, least, most, new Bounds(least, most));
     }
 
     /** A number that may be left out. */
-    static Quantity maybe(String id, String unit, double least, double most) {
+    static Quantity maybe(String id, TradeUnit unit, double least, double most) {
         return new Quantity(id, unit, null, least, most, new Bounds(least, most));
     }
 

@@ -8,35 +8,39 @@ public final class Misfit extends IllegalArgumentException {
     private static final long serialVersionUID = 1;
 
     private final String input;
+    private final transient Message why;
     private final transient Message label;
 
     /**
      * A misfit.
      *
      * @param input which it is, by id
-     * @param why the value and what it must be
+     * @param why what is the matter with it, {@code tuning.misfit.WHY}
+     * @param parts the value and what it must be
      */
-    Misfit(String input, String why) {
-        this(input, why, Message.NOTHING);
+    Misfit(String input, String why, Message... parts) {
+        this(input, Message.of("tuning.misfit." + why, parts), Message.NOTHING);
     }
 
-    private Misfit(String input, String why, Message label) {
-        super(why);
+    private Misfit(String input, Message why, Message label) {
+        super(input + ": " + why);
         this.input = input;
+        this.why = why;
         this.label = label;
     }
 
     /** The same with the input as people call it. */
     Misfit called(Message name) {
-        return new Misfit(input, String.valueOf(getMessage()), name);
+        return new Misfit(input, why, name);
+    }
+
+    /** What is the matter, and what it must be. */
+    public Message says() {
+        return Message.of("tuning.misfit", label, why);
     }
 
     public String input() {
         return input;
     }
 
-    /** The input as people call it. */
-    public Message label() {
-        return label;
-    }
 }

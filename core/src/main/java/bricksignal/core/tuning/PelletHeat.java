@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -12,8 +13,8 @@ final class PelletHeat extends Calculator {
     private static final double PERCENT = 100;
 
     PelletHeat() {
-        super("pellet-heat", Input.of("pounds", "lb", 0.9, 0.05, 40), Input.of("minutes", "min", 20, 2, 600), Input.of("fuel", "Btu/lb", 8_200, 5_000, 9_500),
-                Input.of("efficiency", "%", 75, 30, 95), Input.of("need", "Btu/h", 16_000, 1_000, 100_000));
+        super("pellet-heat", Input.of("pounds", TradeUnit.POUNDS, 0.9, 0.05, 40), Input.of("minutes", TradeUnit.MINUTES, 20, 2, 600), Input.of("fuel", TradeUnit.BTU_A_POUND, 8_200, 5_000, 9_500),
+                Input.of("efficiency", TradeUnit.PERCENT, 75, 30, 95), Input.of("need", TradeUnit.BTU_AN_HOUR, 16_000, 1_000, 100_000));
     }
 
     /** What the augers of room stoves feed (common practice, from memory). */
@@ -29,7 +30,7 @@ final class PelletHeat extends Calculator {
         double heat = feed * aPound;
         double needed = given.number("need") / aPound;
         String says = Math.abs(needed / feed - 1) <= WITHIN ? "within" : needed > feed ? "more" : "less";
-        return finding(says, says.equals("within"), List.of(result("heat", heat, "Btu/h", 0), result("feed", feed, "lb/h", 1), result("needed", needed, "lb/h", 1),
-                result("bag", POUNDS_A_BAG / feed, "h", 0)), null, needed);
+        return finding(says, says.equals("within"), List.of(result("heat", heat, TradeUnit.BTU_AN_HOUR, 0), result("feed", feed, TradeUnit.POUNDS_AN_HOUR, 1), result("needed", needed, TradeUnit.POUNDS_AN_HOUR, 1),
+                result("bag", POUNDS_A_BAG / feed, TradeUnit.HOURS, 0)), null, told(TradeUnit.POUNDS_AN_HOUR, needed, 1));
     }
 }

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.DoubleStream;
@@ -13,7 +14,7 @@ final class PhaseUnbalance extends Calculator {
     private static final double PERCENT = 100;
 
     PhaseUnbalance() {
-        super("phase-unbalance", Input.of("ab", "V AC", 228, 50, 700), Input.of("bc", "V AC", 231, 50, 700), Input.of("ca", "V AC", 229, 50, 700));
+        super("phase-unbalance", Input.of("ab", TradeUnit.VOLTS_AC, 228, 50, 700), Input.of("bc", TradeUnit.VOLTS_AC, 231, 50, 700), Input.of("ca", TradeUnit.VOLTS_AC, 229, 50, 700));
     }
 
     /** A compressor or a motor is not run on more (makers' instructions by custom, from memory; NEMA MG 1 derates from 1 percent on). */
@@ -30,12 +31,12 @@ final class PhaseUnbalance extends Calculator {
         double mean = DoubleStream.of(volts).average().orElseThrow();
         double unbalance = PERCENT * DoubleStream.of(volts).map(v -> Math.abs(v - mean)).max().orElseThrow() / mean;
         String says = unbalance <= SOUND ? "within" : unbalance <= NOT_RUN ? "derate" : "off";
-        Curve curve = new Curve(new Curve.Axis(word("is-unbalance"), "%"), new Curve.Axis(word("is-asked"), "%"),
+        Curve curve = new Curve(new Curve.Axis(word("is-unbalance"), TradeUnit.PERCENT), new Curve.Axis(word("is-asked"), TradeUnit.PERCENT),
                 List.of(Curve.Stroke.of(word("is-asked"), 0, DERATED.length - 1, u -> PERCENT * asked(u))),
                 unbalance <= DERATED.length - 1 ? List.of(new Curve.Spot(word("spot-now"), unbalance, PERCENT * asked(unbalance))) : List.of());
-        return finding(says, says.equals("within"), List.of(result("unbalance", unbalance, "%", 1), result("mean", mean, "V AC", 0),
-                result("asked", unbalance > DERATED.length - 1 ? 0 : PERCENT * asked(unbalance), "%", 0), result("warmer", 2 * unbalance * unbalance, "%", 0)),
-                curve, unbalance);
+        return finding(says, says.equals("within"), List.of(result("unbalance", unbalance, TradeUnit.PERCENT, 1), result("mean", mean, TradeUnit.VOLTS_AC, 0),
+                result("asked", unbalance > DERATED.length - 1 ? 0 : PERCENT * asked(unbalance), TradeUnit.PERCENT, 0), result("warmer", 2 * unbalance * unbalance, TradeUnit.PERCENT, 0)),
+                curve, plain(unbalance));
     }
 
     private static double asked(double unbalance) {

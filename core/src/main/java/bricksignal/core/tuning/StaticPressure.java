@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -12,8 +13,8 @@ final class StaticPressure extends Calculator {
     private static final double PERCENT = 100;
 
     StaticPressure() {
-        super("static-pressure", Input.of("supply", "in w.c.", 0.22, 0, 3), Input.of("return", "in w.c.", 0.2, 0, 3), Input.of("rated", "in w.c.", 0.5, 0.1, 2),
-                Input.maybe("filter", "in w.c.", 0, 2), Input.maybe("coil", "in w.c.", 0, 2));
+        super("static-pressure", Input.of("supply", TradeUnit.INCHES_WC, 0.22, 0, 3), Input.of("return", TradeUnit.INCHES_WC, 0.2, 0, 3), Input.of("rated", TradeUnit.INCHES_WC, 0.5, 0.1, 2),
+                Input.maybe("filter", TradeUnit.INCHES_WC, 0, 2), Input.maybe("coil", TradeUnit.INCHES_WC, 0, 2));
     }
 
     /** No residential blower makes more: a probe that the air blows into, or a blocked duct (common practice). */
@@ -29,6 +30,6 @@ final class StaticPressure extends Calculator {
         double filter = given.maybe("filter").orElse(0);
         double coil = given.maybe("coil").orElse(0);
         String says = total <= rated ? "within" : filter > OF_FILTER * rated ? "filter" : coil > OF_COIL * rated ? "coil" : "ducts";
-        return finding(says, total <= rated, List.of(result("total", total, "in w.c.", 2), result("share", PERCENT * total / rated, "%", 0)), null, total, rated);
+        return finding(says, total <= rated, List.of(result("total", total, TradeUnit.INCHES_WC, 2), result("share", PERCENT * total / rated, TradeUnit.PERCENT, 0)), null, told(TradeUnit.INCHES_WC, total, 2), told(TradeUnit.INCHES_WC, rated, 2));
     }
 }

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -10,8 +11,8 @@ final class TemperatureRise extends Calculator {
     private static final double MOST_CURVE_F = 110;
 
     TemperatureRise() {
-        super("temperature-rise", Input.of("return", "°F", 68, 40, 100), Input.of("supply", "°F", 123, 50, 220).met(70, 180),
-                Input.of("output", "Btu/h", 60_000, 5_000, 500_000), Input.of("least", "°F", 40, 10, 100), Input.of("most", "°F", 70, 20, 140));
+        super("temperature-rise", Input.of("return", TradeUnit.FAHRENHEIT, 68, 40, 100), Input.of("supply", TradeUnit.FAHRENHEIT, 123, 50, 220).met(70, 180),
+                Input.of("output", TradeUnit.BTU_AN_HOUR, 60_000, 5_000, 500_000), Input.of("least", TradeUnit.DEGREES_APART, 40, 10, 100), Input.of("most", TradeUnit.DEGREES_APART, 70, 20, 140));
     }
 
     /** Less or more than any furnace's plate asks for: a thermometer in the glow of the exchanger, a fan that does not turn, the wrong output (common practice). */
@@ -27,18 +28,18 @@ final class TemperatureRise extends Calculator {
         double most = given.number("most");
         double output = given.number("output");
         if (!(rise > 0)) {
-            throw new Misfit("supply", "it is not warmer than the return air; measure while it heats");
+            throw new Misfit("supply", "not-warmer");
         }
         if (!(least < most)) {
-            throw new Misfit("most", "the range of the plate ends below where it begins");
+            throw new Misfit("most", "range-upside-down");
         }
         double middle = (least + most) / 2;
-        Curve curve = new Curve(new Curve.Axis(word("is-rise"), "°F"), new Curve.Axis(word("is-air"), "cfm"),
+        Curve curve = new Curve(new Curve.Axis(word("is-rise"), TradeUnit.DEGREES_APART), new Curve.Axis(word("is-air"), TradeUnit.CFM),
                 List.of(Curve.Stroke.of(word("is-air"), LEAST_CURVE_F, MOST_CURVE_F, f -> Heat.cfm(output, f))),
                 List.of(new Curve.Spot(word("spot-now"), rise, Heat.cfm(output, rise)), new Curve.Spot(word("least"), least, Heat.cfm(output, least)),
                         new Curve.Spot(word("most"), most, Heat.cfm(output, most))));
         String says = rise > most ? "faster" : rise < least ? "slower" : "within";
-        return finding(says, says.equals("within"), List.of(result("rise", rise, "°F", 0), result("air", Heat.cfm(output, rise), "cfm", 0),
-                result("middle", Heat.cfm(output, middle), "cfm", 0)), curve, rise, least, most);
+        return finding(says, says.equals("within"), List.of(result("rise", rise, TradeUnit.DEGREES_APART, 0), result("air", Heat.cfm(output, rise), TradeUnit.CFM, 0),
+                result("middle", Heat.cfm(output, middle), TradeUnit.CFM, 0)), curve, told(TradeUnit.DEGREES_APART, rise, 0), told(TradeUnit.DEGREES_APART, least, 0), told(TradeUnit.DEGREES_APART, most, 0));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -13,7 +14,7 @@ final class ThermostatPace extends Calculator {
 
     ThermostatPace() {
         super("thermostat-pace", Input.choice("system", "warm-air", "condensing", "water", "steam", "electric", "heat-pump"),
-                Input.of("amps", "A AC", 4.1, 0.02, 40), Input.of("turns", "", 10, 1, 20));
+                Input.of("amps", TradeUnit.AMPS_AC, 4.1, 0.02, 40), Input.of("turns", TradeUnit.NONE, 10, 1, 20));
     }
 
     /** What anticipators can be set to; beyond, the turns of the clamp were not counted, or something else is on the wire (common practice, from memory). */
@@ -25,7 +26,7 @@ final class ThermostatPace extends Calculator {
     @Override
     Finding find(Given given) {
         double cycles = Known.in(CYCLES, given.choice("system"));
-        return finding("pace", true, List.of(result("cycles", cycles, "1/h", 0), result("on", MINUTES_AN_HOUR / cycles / 2, "min", 0),
-                result("anticipator", given.number("amps") / given.number("turns"), "A", 2)), null, cycles);
+        return finding("pace", true, List.of(result("cycles", cycles, TradeUnit.PER_HOUR, 0), result("on", MINUTES_AN_HOUR / cycles / 2, TradeUnit.MINUTES, 0),
+                result("anticipator", given.number("amps") / given.number("turns"), TradeUnit.AMPS, 2)), null, plain(cycles));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -16,7 +17,7 @@ final class WaterFlow extends Calculator {
     private static final double SLOWEST = 1.5;
 
     WaterFlow() {
-        super("water-flow", Input.of("heat", "Btu/h", 30_000, 500, 1_000_000), Input.of("drop", "°F", 20, 2, 60),
+        super("water-flow", Input.of("heat", TradeUnit.BTU_AN_HOUR, 30_000, 500, 1_000_000), Input.of("drop", TradeUnit.DEGREES_APART, 20, 2, 60),
                 Input.choice("pipe", "three-quarters", "half", "one", "one-and-a-quarter"));
     }
 
@@ -32,6 +33,6 @@ final class WaterFlow extends Calculator {
         double inches = Known.in(INCHES, given.choice("pipe"));
         double speed = FEET_A_SECOND * gpm / (inches * inches);
         String says = speed > FASTEST ? "fast" : speed < SLOWEST ? "slow" : "within";
-        return finding(says, says.equals("within"), List.of(result("flow", gpm, "gpm", 1), result("speed", speed, "ft/s", 1)), null, speed);
+        return finding(says, says.equals("within"), List.of(result("flow", gpm, TradeUnit.GPM, 1), result("speed", speed, TradeUnit.FEET_A_SECOND, 1)), null, told(TradeUnit.FEET_A_SECOND, speed, 1));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
 
@@ -20,8 +21,8 @@ final class WaterReset extends Calculator {
     private static final double NO_LEAST = 0;
 
     WaterReset() {
-        super("water-reset", Input.of("outdoor", "°F", 35, -40, 90), Input.of("design", "°F", 5, -50, 50), Input.of("water", "°F", 170, 80, 210),
-                Input.of("no-heat", "°F", 62, 45, 75), Input.of("room", "°F", 70, 55, 80), Input.of("drop", "°F", 20, 2, 60).met(5, 40),
+        super("water-reset", Input.of("outdoor", TradeUnit.FAHRENHEIT, 35, -40, 90), Input.of("design", TradeUnit.FAHRENHEIT, 5, -50, 50), Input.of("water", TradeUnit.FAHRENHEIT, 170, 80, 210),
+                Input.of("no-heat", TradeUnit.FAHRENHEIT, 62, 45, 75), Input.of("room", TradeUnit.FAHRENHEIT, 70, 55, 80), Input.of("drop", TradeUnit.DEGREES_APART, 20, 2, 60).met(5, 40),
                 Input.choice("emitter", "fin-tube", "cast-iron", "floor", "air-handler"), Input.choice("boiler", "condensing", "cast-iron", "steel", "copper-fin"));
     }
 
@@ -37,8 +38,16 @@ final class WaterReset extends Calculator {
         return Map.of("hottest", new Bounds(COOLEST_F, emitter.equals("floor") ? FLOOR_F : emitter.equals("air-handler") ? AIR_HANDLER_F : LIMIT_F));
     }
 
+    private static void inOrder(Given given) {
+        if (!(given.number("design") < given.number("no-heat") && given.number("no-heat") <= given.number("room") && given.number("room") < given.number("water"))) {
+            throw new Misfit("design", "reset-order", told(TradeUnit.FAHRENHEIT, given.number("design"), 0), told(TradeUnit.FAHRENHEIT, given.number("no-heat"), 0),
+                    told(TradeUnit.FAHRENHEIT, given.number("room"), 0), told(TradeUnit.FAHRENHEIT, given.number("water"), 0));
+        }
+    }
+
     @Override
     Finding find(Given given) {
+        inOrder(given);
         double drop = given.number("drop");
         double back = Known.in(LEAST_RETURN_F, given.choice("boiler"));
         boolean dry = back > 0;
@@ -48,12 +57,12 @@ final class WaterReset extends Calculator {
         double outdoor = given.number("outdoor");
         double water = line.water(outdoor);
         boolean condenses = water - drop / 2 < CONDENSES_F;
-        Curve curve = new Curve(new Curve.Axis(word("outdoor"), "°F"), new Curve.Axis(word("is-supply"), "°F"),
+        Curve curve = new Curve(new Curve.Axis(word("outdoor"), TradeUnit.FAHRENHEIT), new Curve.Axis(word("is-supply"), TradeUnit.FAHRENHEIT),
                 List.of(Curve.Stroke.of(word("is-supply"), given.number("design"), given.number("no-heat"), at -> line.water(at) + drop / 2),
                         Curve.Stroke.of(word("is-return"), given.number("design"), given.number("no-heat"), at -> line.water(at) - drop / 2)),
                 List.of(new Curve.Spot(word("spot-now"), outdoor, water + drop / 2)));
         String says = dry ? "dry" : condenses ? "condenses" : "hot";
-        return finding(says, dry || condenses, List.of(result("supply", water + drop / 2, "°F", 0), result("return", water - drop / 2, "°F", 0),
-                result("hottest", given.number("water") + drop / 2, "°F", 0), result("load", 100 * line.load(outdoor), "%", 0)), curve, Math.rint(water - drop / 2));
+        return finding(says, dry || condenses, List.of(result("supply", water + drop / 2, TradeUnit.FAHRENHEIT, 0), result("return", water - drop / 2, TradeUnit.FAHRENHEIT, 0),
+                result("hottest", given.number("water") + drop / 2, TradeUnit.FAHRENHEIT, 0), result("load", 100 * line.load(outdoor), TradeUnit.PERCENT, 0)), curve, told(TradeUnit.FAHRENHEIT, water - drop / 2, 0));
     }
 }

@@ -38,6 +38,15 @@ public sealed interface Message {
     record Unit(MeterMode mode, boolean onlyOther) implements Message {
     }
 
+    /**
+     * A value of setting up with its unit.
+     *
+     * @param value in the unit
+     * @param decimals how many are worth showing in it
+     */
+    record Worked(TradeUnit unit, double value, int decimals) implements Message {
+    }
+
     /** What a lamp shows, as a chart writes it: {@code red 2 flashes}. */
     record Lamp(String pattern) implements Message {
     }

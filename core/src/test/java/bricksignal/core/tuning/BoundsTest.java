@@ -3,6 +3,7 @@ package bricksignal.core.tuning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import bricksignal.core.words.TradeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,12 +26,12 @@ class BoundsTest {
     /** What is met lies within what is possible, and what stands there first within what is met: a calculator that says otherwise does not start. */
     @Test
     void whatIsMetLiesWithinWhatIsPossible() {
-        Input.Quantity drop = Input.of("drop", "°F", 20, 2, 60);
+        Input.Quantity drop = Input.of("drop", TradeUnit.FAHRENHEIT, 20, 2, 60);
         assertThat(drop.met()).as("all of it where nobody says less").isEqualTo(new Bounds(2, 60));
         assertThat(drop.met(5, 40).met()).isEqualTo(new Bounds(5, 40));
         assertThatThrownBy(() -> drop.met(1, 40)).hasMessageContaining("'drop'");
         assertThatThrownBy(() -> drop.met(5, 61)).hasMessageContaining("'drop'");
         assertThatThrownBy(() -> drop.met(25, 40)).as("20 stands there first").hasMessageContaining("'drop'");
-        assertThat(Input.maybe("pump", "gpm", 0.5, 200).met(1, 100).usual()).isNull();
+        assertThat(Input.maybe("pump", TradeUnit.FAHRENHEIT, 0.5, 200).met(1, 100).usual()).isNull();
     }
 }

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -178,11 +180,11 @@ class CalculatorsTest {
                         assertThat(misfit.input()).isEqualTo(input.id()));
                 if (quantity.usual() != null) {
                     numbers.remove(input.id());
-                    assertThatThrownBy(() -> calculator.of(numbers, choices)).hasMessage("a number is missing");
+                    assertThatThrownBy(() -> calculator.of(numbers, choices)).hasMessageContaining("misfit.missing");
                 }
             } else {
                 choices.put(input.id(), "purple");
-                assertThatThrownBy(() -> calculator.of(numbers, choices)).hasMessageStartingWith("'purple' is none of ");
+                assertThatThrownBy(() -> calculator.of(numbers, choices)).hasMessageContaining("misfit.none-of-them").hasMessageContaining("purple");
             }
         }
     }
@@ -195,7 +197,7 @@ class CalculatorsTest {
         assertThat(within.good()).isTrue();
         assertThat(says(found("temperature-rise", "return", 70, "supply", 150))).isEqualTo("faster");
         assertThat(says(found("temperature-rise", "return", 70, "supply", 100))).isEqualTo("slower");
-        assertThatThrownBy(() -> found("temperature-rise", "return", 70, "supply", 70)).hasMessageContaining("not warmer");
+        assertThatThrownBy(() -> found("temperature-rise", "return", 70, "supply", 70)).hasMessageContaining("supply: ").hasMessageContaining("misfit.not-warmer");
     }
 
     /** 110,000 of 100,000 Btu at 3.5 in: by the square of 10/11 it wants 2.89; a turn would take 79.2 s instead of 72. */
@@ -233,7 +235,7 @@ class CalculatorsTest {
         assertThat(number(found("water-reset", "outdoor", 33.5, "emitter", "cast-iron"), "supply")).isCloseTo(138.67, within(0.01));
         assertThat(number(found("water-reset", "outdoor", 50, "boiler", "cast-iron"), "return")).as("stays dry").isCloseTo(130, within(1e-9));
         assertThat(says(found("water-reset", "outdoor", 5))).isEqualTo("hot");
-        assertThatThrownBy(() -> found("water-reset", "design", 50, "no-heat", 45)).hasMessageContaining("each must be warmer");
+        assertThatThrownBy(() -> found("water-reset", "design", 50, "no-heat", 45)).hasMessageContaining("misfit.reset-order");
     }
 
     /** 3 gpm through 3/4 in type M (0.811): 0.4085 x 3 / 0.6577 = 1.86 ft/s (0.4085 is the handbook's factor). */
@@ -264,7 +266,7 @@ class CalculatorsTest {
         assertThat(says(usual)).isEqualTo("cycles");
         assertThat(says(found("zones-together", "smallest", 20_000))).isEqualTo("within");
         assertThat(says(found("zones-together", "smallest", 20_000, "pump", 5))).isEqualTo("pump");
-        assertThatThrownBy(() -> found("zones-together", "smallest", 70_000)).hasMessageContaining("more than all");
+        assertThatThrownBy(() -> found("zones-together", "smallest", 70_000)).hasMessageContaining("misfit.more-than-all-zones");
     }
 
     /** 24,000 Btu/h at 5 °F and none at 62 °F: at 43 °F a third, 8,000; at 55 °F 2,947; at 5 °F all. */
@@ -275,7 +277,7 @@ class CalculatorsTest {
         assertThat(says(found("stove-mode", "outdoor", 55))).isEqualTo("automatic");
         assertThat(says(found("stove-mode", "outdoor", 5))).isEqualTo("always");
         assertThat(number(found("stove-mode", "outdoor", 65), "need")).isZero();
-        assertThatThrownBy(() -> found("stove-mode", "design", 50, "no-heat", 47)).hasMessageContaining("not below");
+        assertThatThrownBy(() -> found("stove-mode", "design", 50, "no-heat", 47)).hasMessageContaining("misfit.not-below-no-heat");
     }
 
     /** 0.9 lb in 20 min are 2.7 lb/h; of 8,200 Btu three quarters are 16,605 Btu/h; a bag of 40 lb lasts 14.8 h. */
@@ -299,7 +301,7 @@ class CalculatorsTest {
         assertThat(number(found("damp-limit", "room", 75, "face", 65), "limit")).isCloseTo(80 * 0.3057 / 0.4300, within(0.1));
         assertThat(number(found("damp-limit", "room", 68), "limit")).as("never above").isEqualTo(60);
         assertThat(says(found("damp-limit", "room", 75, "face", 60))).isEqualTo("all-day");
-        assertThatThrownBy(() -> found("damp-limit", "room", 70, "face", 72)).hasMessageContaining("warmer than the room");
+        assertThatThrownBy(() -> found("damp-limit", "room", 70, "face", 72)).hasMessageContaining("misfit.warmer-than-room");
     }
 
     @Test
@@ -314,7 +316,7 @@ class CalculatorsTest {
             before = limit;
         }
         assertThat(says(found("humidity-limit", "outdoor", 0, "glazing", "single", "humidity", 40))).isEqualTo("wet");
-        assertThatThrownBy(() -> found("humidity-limit", "outdoor", 65, "room", 60)).hasMessageContaining("no pane runs wet");
+        assertThatThrownBy(() -> found("humidity-limit", "outdoor", 65, "room", 60)).hasMessageContaining("misfit.not-colder");
     }
 
     @Test
@@ -332,7 +334,7 @@ class CalculatorsTest {
         assertThat(number(circuit, "fuse")).isEqualTo(2);
         assertThat(says(found("control-circuit", "load", 55))).isEqualTo("overloaded");
         assertThat(says(found("control-circuit", "feet", 900, "gauge", "22"))).isEqualTo("drop");
-        assertThatThrownBy(() -> found("control-circuit", "load", 5)).hasMessageContaining("more than all");
+        assertThatThrownBy(() -> found("control-circuit", "load", 5)).hasMessageContaining("misfit.more-than-all");
     }
 
     /** 2,652 x 4.5 A / 340 V = 35.1 µF. */
@@ -359,12 +361,34 @@ class CalculatorsTest {
         assertThat(number(found("two-stage"), "until")).isCloseTo(14.5, within(1e-9));
         assertThat(says(found("two-stage", "load", 35_000))).isEqualTo("never");
         assertThat(says(found("two-stage", "load", 80_000))).isEqualTo("short");
-        assertThatThrownBy(() -> found("two-stage", "low", 60_000)).hasMessageContaining("gives no less");
+        assertThatThrownBy(() -> found("two-stage", "low", 60_000)).hasMessageContaining("misfit.low-not-less");
     }
 
     @Test
     void turnsMakeASmallCurrentLarge() {
         assertThat(number(found("thermostat-pace"), "anticipator")).isCloseTo(0.41, within(1e-9));
         assertThat(number(found("thermostat-pace", "system", "steam"), "on")).isEqualTo(30);
+    }
+
+    /** Whoever types metric numbers finds what somebody with those of the trade finds. */
+    @Test
+    void metricNumbersGiveTheSame() {
+        for (Calculator calculator : Calculators.all()) {
+            Map<String, Double> us = new LinkedHashMap<>();
+            Map<String, Double> metric = new LinkedHashMap<>();
+            Map<String, String> choices = new LinkedHashMap<>();
+            for (Input input : calculator.inputs()) {
+                if (input instanceof Input.Choice choice) {
+                    choices.put(choice.id(), choice.options().get(0));
+                } else if (input instanceof Input.Quantity quantity && quantity.usual() != null) {
+                    us.put(quantity.id(), quantity.usual());
+                    metric.put(quantity.id(), quantity.unit().shown(Measures.METRIC, quantity.usual()));
+                }
+            }
+            Finding theirs = calculator.of(metric, choices, Measures.METRIC);
+            assertThat(theirs.says()).as(calculator.id()).isInstanceOf(Message.Keyed.class);
+            assertThat(theirs.results()).as(calculator.id()).usingRecursiveComparison().withComparatorForType((a, b) -> Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(b)) ? 0 : 1, Double.class)
+                    .isEqualTo(calculator.of(us, choices).results());
+        }
     }
 }

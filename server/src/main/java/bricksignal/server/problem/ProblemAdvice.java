@@ -46,7 +46,7 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail misfit(Misfit misfit) {
-        return beside(misfit.input(), words.sentence(misfit.label()) + ": " + misfit.getMessage() + ".");
+        return beside(misfit.input(), words.sentence(misfit.says()));
     }
 
     @ExceptionHandler

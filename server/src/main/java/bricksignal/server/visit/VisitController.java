@@ -330,7 +330,7 @@ class VisitController {
     @PostMapping("/api/visits/{id}/settings/{setting}/suggestion")
     SettingPage.Suggested suggestion(Principal principal, @PathVariable UUID id, @PathVariable String setting,
             @Valid @RequestBody CalculatorController.CalculatorInput input) {
-        return service.look(principal.getName(), id, open -> SettingPage.suggested(open.now().unit().model(), setting, input.numbers(), input.choices()));
+        return service.look(principal.getName(), id, open -> SettingPage.suggested(open.now().unit().model(), setting, input.numbers(), input.choices(), words.measures()));
     }
 
     /** Parts in the order of the cheapest repair. */

@@ -79,6 +79,11 @@ public class Words {
         return catalogue().sentence(message);
     }
 
+    /** The units that the person at hand reads and types. */
+    public Measures measures() {
+        return catalogue().measures();
+    }
+
     /** By the language and the measuring system of the request, as BCP 47 writes them: {@code es-u-ms-metric}. */
     private Catalogue catalogue() {
         Locale asked = LocaleContextHolder.getLocale();
