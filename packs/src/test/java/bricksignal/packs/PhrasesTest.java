@@ -2,6 +2,9 @@ package bricksignal.packs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import bricksignal.core.board.Expr;
+import bricksignal.core.board.Input;
+import bricksignal.core.board.Rule;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
 import java.io.IOException;
@@ -67,12 +70,21 @@ class PhrasesTest {
         }
     }
 
+    /** Inputs and relays of boards stand on the ladder by their names, hyphens read as blanks. */
+    private static Set<String> onTheLadder(UnitModel model) {
+        Stream<String> inputs = model.machine().boards().stream().flatMap(board -> board.inputs().stream()).map(Input::id);
+        Stream<String> relays = model.machine().rules().values().stream().filter(Rule.Follows.class::isInstance).flatMap(rule -> ((Rule.Follows) rule).closed().names().stream())
+                .map(Expr.Name::of).filter(name -> name.kind() == Expr.Kind.OUT).map(name -> name.of());
+        return Stream.concat(inputs, relays).map(id -> id.replace('-', ' ')).collect(Collectors.toSet());
+    }
+
     @ParameterizedTest
     @MethodSource("bricksignal.packs.SafetyRulesTest#compositions")
     void whatAUnitSaysHasItsSpanish(Composition way) throws ReflectiveOperationException {
         UnitModel model = PackReader.read(PackLibrary.text(way.family(), way.choices()));
         Set<String> said = new TreeSet<>();
         gather(model, false, said);
+        said.addAll(onTheLadder(model));
         said.removeIf(text -> text.isBlank() || !text.chars().anyMatch(Character::isLetter));
         assertThat(said).hasSizeGreaterThan(100);
         assertThat(said).filteredOn(text -> !SPANISH.containsKey(text)).isEmpty();
