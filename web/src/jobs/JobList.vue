@@ -66,6 +66,7 @@ const words: Record<Job['state'], string> = {
   grid-row: span 3;
 }
 .state {
+  white-space: nowrap;
   font-weight: 700;
   text-align: right;
 }
@@ -83,7 +84,8 @@ const words: Record<Job['state'], string> = {
 }
 @media (max-width: 700px) {
   .job {
-    grid-template-columns: 5rem minmax(0, 1fr) 4.5rem;
+    grid-template-columns: 3.4rem minmax(0, 1fr) auto;
+    column-gap: 0.5rem;
   }
   .complaint,
   .by {

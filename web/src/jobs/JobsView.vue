@@ -18,7 +18,9 @@ const jobs = useQuery({
   queryFn: () => answer<Job[]>(api.GET('/api/jobs', { params: { query: { day: day.value } } })),
   meta: told,
 })
-const elsewhere = computed(() => zone.value && zone.value !== Intl.DateTimeFormat().resolvedOptions().timeZone)
+/** A time zone by the one of its names that this browser uses: Etc/UTC is UTC. */
+const named = (timeZone?: string) => new Intl.DateTimeFormat('en-US', { timeZone }).resolvedOptions().timeZone
+const elsewhere = computed(() => zone.value && named(zone.value) !== named())
 </script>
 
 <template>
