@@ -42,10 +42,19 @@ const typedPattern = ref('')
 const patterns = computed(() => [...new Map(current.value.chart.map((c) => [c.pattern, c.says]))])
 const reset = computed(() => page.value!.log.filter((l) => l.counts && l.kind === 'POWER_CYCLED').at(-1))
 const { data: checks } = useChecksBefore()
-/** So many looks at a time; the next come as they are answered. */
+/** So many looks at a time, all at one place; the next come as they are answered. */
 const AT_A_TIME = 3
 const allLooks = ref(false)
-const asked = computed(() => (allLooks.value ? checks.value : checks.value?.slice(0, AT_A_TIME)) ?? [])
+const here = computed(() => {
+  const nearest = checks.value?.find((c) => !c.danger)
+  return checks.value?.filter((c) => c.danger || c.place === nearest?.place) ?? []
+})
+const asked = computed(() => (allLooks.value ? checks.value : here.value.slice(0, AT_A_TIME)) ?? [])
+/** The first of those at a place says where it is; a danger is asked wherever somebody stands. */
+const arrives = (i: number) => {
+  const [look, before] = [asked.value[i]!, asked.value[i - 1]]
+  return !look.danger && (!before || before.danger || before.place !== look.place)
+}
 /** What can be answered in one tap: a danger is answered by itself. */
 const harmless = computed(() => asked.value.filter((c) => !c.danger))
 const yesNo = (yes: boolean) => (yes ? tell('common.yes') : tell('common.no'))
@@ -228,7 +237,8 @@ function say(s: Statement) {
             </button>
           </li>
           <template v-if="!closed">
-            <li v-for="c in asked" :key="c.id" :data-test="`check-${c.id}`">
+            <li v-for="(c, i) in asked" :key="c.id" :data-test="`check-${c.id}`">
+              <strong v-if="arrives(i)" class="place" data-test="place">{{ c.place }}</strong>
               <span :id="`q-${c.id}`">{{ c.instruction }}</span>
               <button
                 type="button"
@@ -356,6 +366,9 @@ function say(s: Statement) {
   align-items: center;
   border-bottom: 1px solid var(--line-soft);
   padding: 0.35rem 0;
+}
+.place {
+  grid-column: 1 / -1;
 }
 .checks li.done {
   color: var(--ink-soft);

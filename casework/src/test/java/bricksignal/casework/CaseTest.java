@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -232,6 +233,17 @@ class CaseTest {
         assertThat(before).contains("see-hose").doesNotContain("see-glow");
         assertThat(Details.before(with(FURNACE, HOSE, new Entry.Answer("see-hose", false))).stream().map(t -> t.id()))
                 .doesNotContain("see-hose");
+    }
+
+    /** Whoever looks goes to each place once; the smell of gas is asked wherever that is. */
+    @Test
+    void looksBeforePowerGoFromPlaceToPlace() {
+        List<Details.LookLine> looks = Details.before(Case.of(FURNACE, Policy.defaults()));
+        assertThat(looks.get(0).danger()).isTrue();
+        List<String> walk = looks.stream().filter(look -> !look.danger()).map(look -> ENGLISH.words(look.place())).toList();
+        List<String> stops = IntStream.range(0, walk.size()).filter(i -> i == 0 || !walk.get(i).equals(walk.get(i - 1))).mapToObj(walk::get).toList();
+        assertThat(stops).doesNotHaveDuplicates().contains("At the burner", "At the blower", "At the vent and inducer", "At the thermostat");
+        assertThat(looks).filteredOn(look -> look.id().equals("see-hose")).extracting(look -> ENGLISH.words(look.place())).containsExactly("At the vent and inducer");
     }
 
     /** One tap answers what is as in a healthy unit: a yes for what runs there, a no for what is broken, and never a danger. */

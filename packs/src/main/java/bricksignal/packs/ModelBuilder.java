@@ -28,6 +28,7 @@ import bricksignal.core.unit.Place;
 import bricksignal.core.unit.Point;
 import bricksignal.core.unit.Setup;
 import bricksignal.core.unit.Stamp;
+import bricksignal.core.unit.Station;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.Thermistor;
@@ -261,7 +262,8 @@ final class ModelBuilder {
         return new Test.Check(id, Message.said(s.text("label")), Test.Sense.valueOf(s.text("sense")), s.text("moment"),
                 s.expression("when"), numbers(s.at("tells")), s.number("otherwise", 0.01), s.number("minutes", 0), s.text("connector"),
                 s.has("change") ? change(s.at("change")) : Change.NONE,
-                s.has("noticed") ? Optional.of(Noticed.of(s.text("noticed"))) : Optional.empty());
+                s.has("noticed") ? Optional.of(Noticed.of(s.text("noticed"))) : Optional.empty(),
+                s.has("place") ? constant(Station.class, s.text("place")) : Station.UNIT);
     }
 
     private static Change change(Section s) {

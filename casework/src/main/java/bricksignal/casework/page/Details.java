@@ -16,6 +16,7 @@ import bricksignal.core.diagnosis.plan.TestCost;
 import bricksignal.core.diagnosis.proof.Verdict;
 import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Station;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -23,7 +24,10 @@ import bricksignal.core.words.Message;
 import bricksignal.core.words.Phrase;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -159,18 +163,24 @@ public final class Details {
     /**
      * A look, a smell, a sound.
      *
+     * @param place where somebody stands for it
      * @param healthy what it is in a healthy unit
      * @param danger whether a yes ends the diagnosis: it is answered by itself
      */
-    public record LookLine(String id, Message instruction, boolean healthy, boolean danger) {
+    public record LookLine(String id, Message instruction, Message place, boolean healthy, boolean danger) {
     }
 
     private static LookLine look(Case now, Proposal proposal, boolean danger) {
         boolean healthy = now.unit().pack().predictions().nominal(proposal.test()) instanceof Prediction.Chance chance && chance.yes() >= HALF;
-        return new LookLine(proposal.test().id(), Instruction.what(now.unit().model(), proposal.test()), healthy, danger);
+        return new LookLine(proposal.test().id(), Instruction.what(now.unit().model(), proposal.test()),
+                Message.of("place." + place(proposal)), healthy, danger);
     }
 
-    /** What is looked at, smelled and heard before the power is touched, most telling first. */
+    private static Station place(Proposal proposal) {
+        return proposal.test() instanceof Test.Check check ? check.station() : Station.UNIT;
+    }
+
+    /** What is looked at, smelled and heard before the power is touched: what is at one place together, the place that tells most first, and at each the most telling first. */
     public static List<LookLine> before(Case now) {
         UnitModel model = now.unit().model();
         String found = model.asFound().map(Moment::id).orElse("");
@@ -178,9 +188,9 @@ public final class Details {
                 && c.sense().onlyPerceives() && !now.diagnosis().answered(c) && now.mayBeMade(c)).toList();
         Stream<LookLine> first = now.planner().weigh(now.stops().isEmpty() ? now.askedFirst() : List.of(), now.diagnosis(), Stand.AS_FOUND).stream()
                 .map(proposal -> look(now, proposal, true));
-        return Stream.concat(first, now.planner().weigh(checks, now.diagnosis(), Stand.AS_FOUND).stream()
-                .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost()))
-                .map(proposal -> look(now, proposal, false))).toList();
+        Map<Station, List<Proposal>> byPlace = now.planner().weigh(checks, now.diagnosis(), Stand.AS_FOUND).stream()
+                .sorted(Comparator.comparingDouble(proposal -> -proposal.bitsPerCost())).collect(Collectors.groupingBy(Details::place, LinkedHashMap::new, Collectors.toList()));
+        return Stream.concat(first, byPlace.values().stream().flatMap(List::stream).map(proposal -> look(now, proposal, false))).toList();
     }
 
     /** A temporary change that the circuit allows, by id. */

@@ -93,14 +93,15 @@ public sealed interface Test {
      * @param connector what is reseated, for {@link Sense#RESEAT}, or empty
      * @param change what is put into the unit for it and must come out again
      * @param noticed what it finds that anybody notices who lives with the unit; empty where it takes a technician
+     * @param station where somebody stands for it
      */
     record Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
-            double otherwise, double minutes, String connector, Change change, Optional<Noticed> noticed) implements Test {
+            double otherwise, double minutes, String connector, Change change, Optional<Noticed> noticed, Station station) implements Test {
 
         /** One that takes a technician. */
         public Check(String id, Message label, Sense sense, String moment, @Nullable Expr when, Map<String, Double> tells,
                 double otherwise, double minutes, String connector, Change change) {
-            this(id, label, sense, moment, when, tells, otherwise, minutes, connector, change, Optional.empty());
+            this(id, label, sense, moment, when, tells, otherwise, minutes, connector, change, Optional.empty(), Station.UNIT);
         }
 
         public Check {
@@ -108,6 +109,11 @@ public sealed interface Test {
             if (!(otherwise >= 0 && otherwise <= 1)) {
                 throw new IllegalArgumentException("check '" + id + "': 'otherwise' is " + otherwise + "; it must be 0 to 1");
             }
+        }
+
+        /** The same where it tells otherwise of faults. */
+        public Check telling(Map<String, Double> others) {
+            return new Check(id, label, sense, moment, when, others, otherwise, minutes, connector, change, noticed, station);
         }
 
         /** What is new for the test and stays in if it holds, by element: a fuse. Such a check says {@code when: closed.ELEMENT}. */

@@ -188,8 +188,7 @@ final class Gathered {
         Test.Check old = Objects.requireNonNull(checks.get(id));
         Map<String, Double> tells = new LinkedHashMap<>(old.tells());
         tells.put(fault, yes);
-        check(new Test.Check(id, old.label(), old.sense(), old.moment(), old.when(), tells, old.otherwise(), old.minutes(),
-                old.connector(), old.change(), old.noticed()));
+        check(old.telling(tells));
     }
 
     /** Every check that tells of a fault tells the same of another that does the same to the unit. */
