@@ -5,8 +5,6 @@ import bricksignal.core.tuning.Finding;
 import bricksignal.core.tuning.Input;
 import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -19,9 +17,6 @@ import org.jspecify.annotations.Nullable;
  * @param stops why nothing is set by it, and what it means instead; empty where all is within what is met in the field
  */
 public record FindingPage(Message says, boolean good, List<ResultLine> results, Message reason, Message source, @Nullable CurvePage curve, List<Message> stops) {
-
-    /** As many digits stand there first as a plate or a gauge shows. */
-    private static final MathContext SHOWN = new MathContext(3);
 
     /** A number. */
     public record ResultLine(String id, Message label, double value, String unit, int decimals) {
@@ -54,9 +49,7 @@ public record FindingPage(Message says, boolean good, List<ResultLine> results, 
 
     private static InputLine line(Calculator calculator, Input input, Measures measures) {
         if (input instanceof Input.Quantity number) {
-            Double usual = number.usual();
-            return new InputLine(number.id(), calculator.label(number), number.unit().sign(measures), usual == null || measures == Measures.US ? usual
-                    : Double.valueOf(new BigDecimal(number.unit().shown(measures, usual)).round(SHOWN).doubleValue()), List.of());
+            return new InputLine(number.id(), calculator.label(number), number.unit().sign(measures), number.usual(measures), List.of());
         }
         Input.Choice choice = (Input.Choice) input;
         return new InputLine(choice.id(), calculator.label(choice), "", null, choice.options().stream().map(option -> new OptionLine(option, calculator.option(choice, option))).toList());

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.Measures;
 import bricksignal.core.words.Message;
 import bricksignal.core.words.TradeUnit;
 import java.util.List;
@@ -21,10 +22,22 @@ public sealed interface Input {
      */
     record Quantity(String id, TradeUnit unit, @Nullable Double usual, double least, double most, Bounds met) implements Input {
 
+        private static final int SHOWN = 3;
+
         public Quantity {
             if (met.least() < least || met.most() > most || usual != null && !met.hold(usual)) {
                 throw new IllegalArgumentException("'" + id + "': " + met + " is not within " + least + " to " + most + ", or what stands there first is not within it");
             }
+        }
+
+        /** What stands there first in these units, with as many digits as a plate or a gauge shows; null where it may be left out. */
+        public @Nullable Double usual(Measures measures) {
+            if (usual == null || measures == Measures.US) {
+                return usual;
+            }
+            double shown = unit.shown(measures, usual);
+            double tens = shown == 0 ? 1 : Math.pow(10, SHOWN - 1 - Math.floor(Math.log10(Math.abs(shown))));
+            return Math.rint(shown * tens) / tens;
         }
 
         /** A number of it as it is told: to a tenth of the unit, or finer where it is all fractions. */
