@@ -9,6 +9,7 @@ import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.Noticed;
 import bricksignal.core.unit.Part;
+import bricksignal.core.unit.Station;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Message;
@@ -48,7 +49,7 @@ public final class FusedUnit {
         checks.add(check("try-fuse", BoardUnit.STANDBY));
         checks.add(check("try-fuse-call", BoardUnit.CALLING));
         checks.add(new Test.Check("smell", Message.said("burnt?"), Test.Sense.SMELL, BoardUnit.CALLING, null, Map.of("coil-shorted", 0.9), 0.02, 0.1, "", Change.NONE,
-                Optional.of(Noticed.BURNT)));
+                Optional.of(Noticed.BURNT), Station.UNIT));
         return new UnitModel(model.id(), model.title(), model.duty(), machine, model.connectors(), model.points(), model.scenarios(), model.moments(), model.found(),
                 model.readings(), checks, model.stages(), List.of(new UnitModel.Channel("coil", "coil", ExprParser.parse("amps.coil > 0.1"), Noticed.FAN)), model.charts(), parts,
                 faults, model.settings(), model.traits(), model.calls(), model.acceptance(), model.menu(), model.dangers());
