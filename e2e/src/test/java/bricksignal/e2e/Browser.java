@@ -70,7 +70,7 @@ final class Browser implements AutoCloseable {
         see("#username").sendKeys(login);
         see("#password").sendKeys("skerrow");
         press("button[type=submit]");
-        see(".jobs");
+        see("[data-test=new-job]");
     }
 
     /** Opens the job whose site is named. */

@@ -23,7 +23,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.Select;
 
-/** From a unit in no list to its first proposed test; the lamp by camera; the walk along a rooftop's permission. */
+/** A pack of the company's own; the lamp by camera; the walk along a rooftop's permission. */
 @ExtendWith(RunningServer.class)
 class ReadAndIdentifyTest {
 
@@ -31,43 +31,6 @@ class ReadAndIdentifyTest {
 
     ReadAndIdentifyTest(RunningServer.Instance server) {
         this.server = server;
-    }
-
-    @Test
-    void unitInNoListIsIdentifiedItsChartTypedInAndTheFirstTestProposed() {
-        try (Browser browser = new Browser(server.url(), 1280, 800)) {
-            browser.logIn("ines");
-            browser.go("/jobs/new");
-            browser.press("[data-test=to-identify]");
-            for (int i = 0; i < 6 && !browser.shows("[data-test=take-family]"); i++) {
-                String before = browser.text("[data-test=question]");
-                String answer = java.util.List.of("answer-gas", "answer-indoors", "answer-single", "answer-hot-surface",
-                        "answer-psc", "answer-metal", "answer-one-lamp").stream().filter(a -> browser.shows("[data-test=" + a + "]")).findFirst()
-                        .orElse("skip");
-                browser.press("[data-test=" + answer + "]");
-                browser.waitFor(() -> !browser.textNow("[data-test=question]").equals(before));
-            }
-            browser.press("[data-test=take-family]");
-            new Select(browser.see("#unit-site")).selectByValue("new");
-            browser.see("#site-name").sendKeys("Dye works");
-            browser.see("#unit-label").sendKeys("Furnace, vat room");
-            browser.see("#unit-location").sendKeys("vat room");
-            browser.press("[data-test=type-chart]");
-            browser.see("[data-test=board-title]").sendKeys("Grey board, door chart");
-            line(browser, 0, "9", "draft proving stays open");
-            line(browser, 1, "8", "ignition lockout");
-            browser.see("[data-test=timing-purge-time]").sendKeys("30");
-            browser.press("[data-test=save-board]");
-            browser.see("#complaint").sendKeys("No heat");
-            browser.press("button[type=submit]");
-            browser.see("[data-test=tap]");
-            browser.see("#typed-pattern").sendKeys("9 flashes" + Keys.ENTER);
-            assertThat(browser.text("[data-test=lamp-read]")).contains("9 flashes").contains("draft proving stays open");
-            browser.press("[data-test=to-power]");
-            browser.press("[data-test=to-work]");
-            assertThat(browser.text("[data-test=next]")).isNotBlank();
-            assertThat(browser.driver().getPageSource()).contains("draft hose");
-        }
     }
 
     @Test
@@ -92,11 +55,6 @@ class ReadAndIdentifyTest {
             browser.press("[data-test=withdraw-f9-airhandler-own]");
             browser.waitFor(() -> browser.textNow("[data-test=own-f9-airhandler-own]").contains("withdrawn"));
         }
-    }
-
-    private static void line(Browser browser, int i, String pattern, String condition) {
-        browser.see("[data-test=pattern-0-" + i + "]").sendKeys(pattern);
-        browser.see("[data-test=condition-0-" + i + "]").sendKeys(condition);
     }
 
     @ParameterizedTest

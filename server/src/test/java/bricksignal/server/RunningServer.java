@@ -21,10 +21,19 @@ public final class RunningServer implements ParameterResolver {
 
         /** Starts an instance on a cluster. */
         public static Instance on(Cluster cluster) {
+            return on(cluster, "true");
+        }
+
+        /** Starts an instance of a company in which nobody has done anything yet. */
+        public static Instance empty(Cluster cluster) {
+            return on(cluster, "people");
+        }
+
+        private static Instance on(Cluster cluster, String demo) {
             SpringApplication application = new SpringApplication(BrickSignal.class);
             ConfigurableApplicationContext context = application.run("--server.port=0",
                     "--spring.datasource.url=" + cluster.url(), "--spring.datasource.password=" + cluster.password(),
-                    "--spring.main.banner-mode=off");
+                    "--spring.main.banner-mode=off", "--brick.demo=" + demo);
             return new Instance(context, cluster, context.getEnvironment().getRequiredProperty("local.server.port",
                     Integer.class));
         }

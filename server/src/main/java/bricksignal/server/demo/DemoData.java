@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -34,12 +35,14 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Skerrow Sound, an archipelago with a service co-operative: invented people, places and jobs, loaded once. */
+/** Skerrow Sound, an archipelago with a service co-operative: invented people, places and jobs, loaded once; the people alone for a company that begins. */
 @Component
 @ConditionalOnProperty("brick.demo")
 public class DemoData implements ApplicationRunner {
 
     private static final String PASSWORD = "skerrow";
+    /** An empty company: its people, and nothing that they have done. */
+    private static final String PEOPLE = "people";
     /** Any number, the same for all instances. */
     private static final int LOCK = 20_261_126;
     private static final String FURNACE = "f1-furnace";
@@ -76,8 +79,9 @@ public class DemoData implements ApplicationRunner {
     private final OverlayService overlays;
     private final TransactionTemplate transaction;
     private final EntityManager entities;
+    private final boolean empty;
 
-    DemoData(Qualifications qualifications, Accounts accounts, Sites sites, SiteUnits units, Visits visits, DemoPast thePast,
+    DemoData(@Value("${brick.demo}") String what, Qualifications qualifications, Accounts accounts, Sites sites, SiteUnits units, Visits visits, DemoPast thePast,
             PasswordEncoder passwords, Packs packs, OverlayService overlays, TransactionTemplate transaction, EntityManager entities) {
         this.qualifications = qualifications;
         this.accounts = accounts;
@@ -90,6 +94,7 @@ public class DemoData implements ApplicationRunner {
         this.overlays = overlays;
         this.transaction = transaction;
         this.entities = entities;
+        this.empty = what.equals(PEOPLE);
     }
 
     /** People, units and jobs: all of them or none, and once, however many instances start at the same time. */
@@ -124,6 +129,10 @@ public class DemoData implements ApplicationRunner {
         Account ines = person("ines", "Ines Marrow", Account.Role.TECHNICIAN);
         Account tobin = person("tobin", "Tobin Ashe", Account.Role.TECHNICIAN);
         person("odile", "Odile Fenn", Account.Role.LEAD);
+        return empty ? List.of() : work(ines, tobin);
+    }
+
+    private List<DemoPast.Past> work(Account ines, Account tobin) {
         SiteUnit ferry = unit("Ferry waiting hall", "Pier 1, Skerrow", "Furnace, closet", "closet behind the ticket desk", FURNACE);
         SiteUnit loft = unit("Net-mending loft", "Tarry Lane 4, Skerrow", "Furnace, loft", "under the stairs", FURNACE);
         SiteUnit seeds = unit("Seed library", "Upper Green, Little Skerrow", "Furnace, stacks", "plant room", FURNACE);
