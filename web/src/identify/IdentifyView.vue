@@ -8,6 +8,7 @@ import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
 import CandidateList from './CandidateList.vue'
 import { tell } from '../words/words'
+import { isTyping } from '../common/typing'
 
 const route = useRoute()
 const router = useRouter()
@@ -35,7 +36,7 @@ function back() {
   answers.value = Object.fromEntries(asked.slice(0, -1).map((k) => [k, answers.value[k]!]))
 }
 onKeyStroke((event) => {
-  if (taken.value || !question.value || event.target instanceof HTMLInputElement) return
+  if (taken.value || !question.value || isTyping(event)) return
   const choice = question.value.answers[Number(event.key) - 1]
   if (choice) give(question.value.id, choice.id)
   else if (event.key === 's' || event.key === 'S') give(question.value.id, '')

@@ -9,6 +9,7 @@ import NeedsLicence from './NeedsLicence.vue'
 import PlanTree from './PlanTree.vue'
 import { usePlan } from './useDetails'
 import { tell } from '../words/words'
+import { isTyping } from '../common/typing'
 
 const props = defineProps<{
   test: TestView
@@ -51,8 +52,7 @@ watch(
   },
 )
 onKeyStroke(['w', 'W'], (event) => {
-  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)))
-    why.value = !why.value
+  if (!isTyping(event)) why.value = !why.value
 })
 </script>
 

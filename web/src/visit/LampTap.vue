@@ -3,6 +3,7 @@ import { onKeyStroke, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useHandle } from './handle'
 import { tell } from '../words/words'
+import { isTyping } from '../common/typing'
 
 const props = defineProps<{ board: string; marks: string[] }>()
 const { add, problem } = useHandle()
@@ -56,7 +57,7 @@ async function read(event: Event) {
 /** Space taps the first lamp, the digits the others. */
 function keyed(event: KeyboardEvent): string | undefined {
   const target = event.target as HTMLElement
-  if (/^(INPUT|TEXTAREA|SELECT|A)$/.test(target.tagName)) return undefined
+  if (isTyping(event) || target.tagName === 'A') return undefined
   if (target instanceof HTMLButtonElement && target.dataset.pad === undefined) return undefined
   return event.key === ' ' ? pads.value[0] : pads.value[Number(event.key) - 1]
 }

@@ -7,6 +7,7 @@ import StampRow from './StampRow.vue'
 import YesNo from './YesNo.vue'
 import { typedIn } from './typed'
 import { tell } from '../words/words'
+import { isOurs } from '../common/typing'
 
 const props = defineProps<{ test: TestView; problem: Problem | null; busy: boolean }>()
 const emit = defineEmits<{ take: [reading: string]; answer: [yes: boolean] }>()
@@ -42,7 +43,7 @@ function take() {
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return
+  if (!isOurs(event)) return
   if (!props.test.reading) return
   if (/^[0-9.,-]$/.test(event.key)) press(event.key)
   else if (event.key === 'Backspace') press('back')

@@ -12,6 +12,7 @@ import RefusedEntries from './RefusedEntries.vue'
 import DangerList from './DangerList.vue'
 import StopPanel from './StopPanel.vue'
 import { tell } from '../words/words'
+import { isTyping } from '../common/typing'
 
 // seldom seen: loaded when they are
 const KeyHelp = defineAsyncComponent(() => import('./KeyHelp.vue'))
@@ -43,8 +44,7 @@ const danger = ref(false)
 const mayStop = computed(() => !handle.visit.value?.closedAt && !handle.page.value?.stops.length)
 
 function onKey(event: KeyboardEvent) {
-  const typing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
-  if (event.key === '?' && !typing) help.value = !help.value
+  if (event.key === '?' && !isTyping(event)) help.value = !help.value
 }
 onMounted(() => window.addEventListener('keydown', onKey))
 onUnmounted(() => window.removeEventListener('keydown', onKey))

@@ -19,6 +19,7 @@ import TimingDiagram from './TimingDiagram.vue'
 import { useCallClock } from './useCallClock'
 import { useTest } from './useDetails'
 import { tell } from '../words/words'
+import { isTyping } from '../common/typing'
 
 const { visit, page: data, unit, add, problem, sending, waiting } = useHandle()
 const route = useRoute()
@@ -66,7 +67,7 @@ watch(
   () => (chosenId.value = ''),
 )
 onKeyStroke(['c', 'C'], (event) => {
-  if (!(event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName))) place()
+  if (!isTyping(event)) place()
 })
 
 watchEffect(() => {

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { tell } from '../words/words'
+import { isOurs } from '../common/typing'
 
 /** Two big keys, under the thumb or by y and n. */
 defineProps<{ busy: boolean }>()
 const emit = defineEmits<{ answer: [yes: boolean] }>()
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) return
+  if (!isOurs(event)) return
   if (/^[yn]$/i.test(event.key)) emit('answer', event.key.toLowerCase() === 'y')
 })
 </script>
