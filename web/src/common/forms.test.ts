@@ -72,6 +72,7 @@ describe('the login', () => {
 
 describe('a new job', () => {
   const sites = [
+    { id: 's0', name: 'Old mill', address: 'Quay 12', units: [{ id: 'u0', label: 'Boiler', location: 'cellar' }] },
     { id: 's1', name: 'School', address: 'Quay 1', units: [{ id: 'u1', label: 'Furnace', location: 'cellar' }] },
     {
       id: 's2',
@@ -89,10 +90,12 @@ describe('a new job', () => {
     const page = shown(NewJobView)
     await flushPromises()
     const units = () => page.findAll('.units button').map((one) => one.text())
-    expect(units()).toHaveLength(3)
+    expect(units()).toHaveLength(4)
     await page.get('#where').setValue('hall sou')
     expect(units()).toEqual([expect.stringContaining('South')])
-    await page.get('#where').setValue('mill')
+    await page.get('#where').setValue('1')
+    expect(units()).toEqual([expect.stringContaining('School'), expect.stringContaining('Old mill')])
+    await page.get('#where').setValue('dam')
     expect(units()).toEqual([])
     expect(page.text()).toContain('No unit matches.')
     await page.get('#where').setValue('')

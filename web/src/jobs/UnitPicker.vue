@@ -19,12 +19,20 @@ const all = computed(() =>
 )
 const picked = computed(() => all.value.find((one) => one.unit.id === unitId.value))
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+/** How many of the words that were typed stand there whole: "rooftop 1" means that one before rooftop 12. */
+const asWhole = (where: string, words: string[]) => {
+  const there = where.split(/[^\p{L}\p{N}]+/u)
+  return words.filter((word) => there.includes(word)).length
+}
 const found = computed(() => {
   const words = plain(asked.value).split(/\s+/).filter(Boolean)
-  return all.value.filter(({ site, unit }) => {
-    const where = plain(`${site.name} ${site.address} ${unit.label} ${unit.location}`)
-    return words.every((word) => where.includes(word))
-  })
+  return all.value
+    .map((one) => ({
+      ...one,
+      where: plain(`${one.site.name} ${one.site.address} ${one.unit.label} ${one.unit.location}`),
+    }))
+    .filter(({ where }) => words.every((word) => where.includes(word)))
+    .sort((a, b) => asWhole(b.where, words) - asWhole(a.where, words))
 })
 const shown = computed(() => (asked.value.trim() ? found.value : found.value.slice(0, FEW)))
 /** The site that is meant: the one it came from, or the only one that the letters leave. */
