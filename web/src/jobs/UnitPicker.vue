@@ -27,12 +27,11 @@ const asWhole = (where: string, words: string[]) => {
 const found = computed(() => {
   const words = plain(asked.value).split(/\s+/).filter(Boolean)
   return all.value
-    .map((one) => ({
-      ...one,
-      where: plain(`${one.site.name} ${one.site.address} ${one.unit.label} ${one.unit.location}`),
-    }))
-    .filter(({ where }) => words.every((word) => where.includes(word)))
-    .sort((a, b) => asWhole(b.where, words) - asWhole(a.where, words))
+    .flatMap(({ site, unit }) => {
+      const where = plain(`${site.name} ${site.address} ${unit.label} ${unit.location}`)
+      return words.every((word) => where.includes(word)) ? [{ site, unit, whole: asWhole(where, words) }] : []
+    })
+    .sort((a, b) => b.whole - a.whole)
 })
 const shown = computed(() => (asked.value.trim() ? found.value : found.value.slice(0, FEW)))
 /** The site that is meant: the one it came from, or the only one that the letters leave. */

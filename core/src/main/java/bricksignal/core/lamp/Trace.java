@@ -3,6 +3,7 @@ package bricksignal.core.lamp;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A recording of a lamp's brightness.
@@ -63,10 +64,7 @@ public record Trace(List<Double> seconds, List<Double> level, List<Double> aroun
      * or the dark between two, and longer than the recording's own step.
      */
     public List<Integer> stretches() {
-        double[] steps = new double[seconds.size() - 1];
-        for (int i = 0; i < steps.length; i++) {
-            steps[i] = seconds.get(i + 1) - seconds.get(i);
-        }
+        double[] steps = steps();
         double[] sorted = steps.clone();
         Arrays.sort(sorted);
         double blind = Math.max(BLIND_SECONDS, BLIND_STEPS * sorted[sorted.length / 2]);
@@ -82,10 +80,10 @@ public record Trace(List<Double> seconds, List<Double> level, List<Double> aroun
 
     /** The longest time between two samples, seconds. */
     public double longestGap() {
-        double longest = 0;
-        for (int i = 1; i < seconds.size(); i++) {
-            longest = Math.max(longest, seconds.get(i) - seconds.get(i - 1));
-        }
-        return longest;
+        return Arrays.stream(steps()).max().orElseThrow();
+    }
+
+    private double[] steps() {
+        return IntStream.range(1, seconds.size()).mapToDouble(i -> seconds.get(i) - seconds.get(i - 1)).toArray();
     }
 }

@@ -16,7 +16,7 @@ public record ResetLine(double designOutdoor, double designWater, double noHeatO
     private static final double MOST_EXPONENT = 1.6;
 
     public ResetLine {
-        if (!(designOutdoor < noHeatOutdoor) || !(noHeatOutdoor <= room) || !(room < designWater)) {
+        if (!inOrder(designOutdoor, noHeatOutdoor, room, designWater)) {
             throw new IllegalArgumentException("design day " + designOutdoor + ", day without heating " + noHeatOutdoor + ", room " + room + ", water " + designWater
                     + " °F; each must be warmer than the one before");
         }
@@ -26,6 +26,11 @@ public record ResetLine(double designOutdoor, double designWater, double noHeatO
         if (!(least <= designWater)) {
             throw new IllegalArgumentException("the water is never to be cooler than " + least + " °F, above the " + designWater + " of the design day");
         }
+    }
+
+    /** Whether a line goes through them: each warmer than the one before. */
+    static boolean inOrder(double designOutdoor, double noHeatOutdoor, double room, double designWater) {
+        return designOutdoor < noHeatOutdoor && noHeatOutdoor <= room && room < designWater;
     }
 
     /** The share of the design load on a day, 0 to 1. */

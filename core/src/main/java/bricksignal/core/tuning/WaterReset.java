@@ -39,7 +39,7 @@ final class WaterReset extends Calculator {
     }
 
     private static void inOrder(Given given) {
-        if (!(given.number("design") < given.number("no-heat") && given.number("no-heat") <= given.number("room") && given.number("room") < given.number("water"))) {
+        if (!ResetLine.inOrder(given.number("design"), given.number("no-heat"), given.number("room"), given.number("water"))) {
             throw new Misfit("design", "reset-order", told(TradeUnit.FAHRENHEIT, given.number("design"), 0), told(TradeUnit.FAHRENHEIT, given.number("no-heat"), 0),
                     told(TradeUnit.FAHRENHEIT, given.number("room"), 0), told(TradeUnit.FAHRENHEIT, given.number("water"), 0));
         }

@@ -14,16 +14,16 @@ import java.util.Optional;
  */
 public final class MeterUnits {
 
-    private static final double PASCALS_OF_AN_INCH = 249.0889;
+    static final double PASCALS_OF_AN_INCH = 249.0889;
     private static final double PASCALS_OF_A_PSI = 6894.757;
-    private static final double LITRES_OF_A_GALLON = 3.785412;
-    private static final double KILOGRAMS_OF_A_POUND = 0.45359237;
+    static final double LITRES_OF_A_GALLON = 3.785412;
+    static final double KILOGRAMS_OF_A_POUND = 0.45359237;
     private static final double BAR = 1e5;
     private static final double MILLIBAR = 100;
     private static final double KILO = 1e3;
     private static final double MILLI = 1e-3;
-    private static final double FAHRENHEIT_OF_A_CELSIUS = 1.8;
-    private static final double FREEZING = 32;
+    static final double FAHRENHEIT_OF_A_CELSIUS = 1.8;
+    static final double FREEZING = 32;
     private static final double MINUTES_OF_AN_HOUR = 60;
     private static final double MILLIMETRES_OF_AN_INCH = 25.4;
 

@@ -2,19 +2,26 @@ package bricksignal.core.words;
 
 /**
  * Units in which something is set up or worked out, each with the metric one beside it. All is worked out in those of the trade in North America. Factors by NIST Special
- * Publication 811, appendix B (inch of water at 4 \u00b0C 249.0889 Pa, Btu (IT) 1055.056 J, gallon 3.785412 l, pound 0.45359237 kg, foot 0.3048 m), from memory.
+ * Publication 811, appendix B, from memory: those of {@link MeterUnits}, a Btu (IT) of 1055.056 J and a foot of 0.3048 m.
  */
 public enum TradeUnit {
 
     NONE(""), PERCENT("%"), VOLTS("V"), VOLTS_AC("V AC"), AMPS("A"), AMPS_AC("A AC"), VA("VA"), MICROFARADS("\u00b5F"), SECONDS("s"), MINUTES("min"), HOURS("h"), PER_HOUR("1/h"),
     YEARS("years"),
-    FAHRENHEIT("\u00b0F", "\u00b0C", 1 / 1.8, 32, 0),
+    FAHRENHEIT("\u00b0F", "\u00b0C", 1 / MeterUnits.FAHRENHEIT_OF_A_CELSIUS, MeterUnits.FREEZING, 0),
     /** How much warmer or colder one thing is than another. */
-    DEGREES_APART("\u00b0F", "\u00b0C", 1 / 1.8, 0, 0),
-    BTU_AN_HOUR("Btu/h", "kW", 1055.056 / 3.6e6, 0, 1), CFM("cfm", "L/s", 0.3048 * 0.3048 * 0.3048 * 1000 / 60, 0, 0), INCHES_WC("in. w.c.", "Pa", 249.0889, 0, 0),
-    GPM("gpm", "L/min", 3.785412, 0, 1), GALLONS_AN_HOUR("gal/h", "L/h", 3.785412, 0, 1), POUNDS("lb", "kg", 0.45359237, 0, 2), POUNDS_AN_HOUR("lb/h", "kg/h", 0.45359237, 0, 2),
-    BTU_A_POUND("Btu/lb", "MJ/kg", 1055.056e-6 / 0.45359237, 0, 1), BTU_A_CUBIC_FOOT("Btu/cu ft", "MJ/m\u00b3", 1055.056e-6 / (0.3048 * 0.3048 * 0.3048), 0, 1),
-    CUBIC_FEET("cu ft", "m\u00b3", 0.3048 * 0.3048 * 0.3048, 0, 3), FEET("ft", "m", 0.3048, 0, 0), FEET_A_SECOND("ft/s", "m/s", 0.3048, 0, 1);
+    DEGREES_APART("\u00b0F", "\u00b0C", 1 / MeterUnits.FAHRENHEIT_OF_A_CELSIUS, 0, 0),
+    BTU_AN_HOUR("Btu/h", "kW", Si.BTU / 3.6e6, 0, 1), CFM("cfm", "L/s", Si.CUBIC_FOOT * 1000 / 60, 0, 0), INCHES_WC("in. w.c.", "Pa", MeterUnits.PASCALS_OF_AN_INCH, 0, 0),
+    GPM("gpm", "L/min", MeterUnits.LITRES_OF_A_GALLON, 0, 1), GALLONS_AN_HOUR("gal/h", "L/h", MeterUnits.LITRES_OF_A_GALLON, 0, 1), POUNDS("lb", "kg", MeterUnits.KILOGRAMS_OF_A_POUND, 0, 2), POUNDS_AN_HOUR("lb/h", "kg/h", MeterUnits.KILOGRAMS_OF_A_POUND, 0, 2),
+    BTU_A_POUND("Btu/lb", "MJ/kg", Si.BTU * 1e-6 / MeterUnits.KILOGRAMS_OF_A_POUND, 0, 1), BTU_A_CUBIC_FOOT("Btu/cu ft", "MJ/m\u00b3", Si.BTU * 1e-6 / Si.CUBIC_FOOT, 0, 1),
+    CUBIC_FEET("cu ft", "m\u00b3", Si.CUBIC_FOOT, 0, 3), FEET("ft", "m", Si.FOOT, 0, 0), FEET_A_SECOND("ft/s", "m/s", Si.FOOT, 0, 1);
+
+    /** What no meter mode has. */
+    private static final class Si {
+        private static final double BTU = 1055.056;
+        private static final double FOOT = 0.3048;
+        private static final double CUBIC_FOOT = FOOT * FOOT * FOOT;
+    }
 
     private final String us;
     private final String metric;
