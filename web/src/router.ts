@@ -29,11 +29,6 @@ export const router = createRouter({
     { path: '/packs', component: () => import('./packs/PacksView.vue'), meta: { title: tell('common.families') } },
     { path: '/tools', component: () => import('./tools/ToolsView.vue'), meta: { title: tell('common.tools') } },
     {
-      path: '/tools/economizer',
-      component: () => import('./tools/EconomizerTool.vue'),
-      meta: { title: tell('common.economizer') },
-    },
-    {
       path: '/tools/isolation',
       component: () => import('./tools/IsolationTool.vue'),
       meta: { title: tell('common.twoSupplies') },

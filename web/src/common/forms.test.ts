@@ -248,6 +248,7 @@ describe('the order of repair', () => {
       offered: true,
       board: false,
       needs: [],
+      handling: ['Bleed it before it is touched.'],
     },
     {
       part: 'board',
@@ -258,6 +259,7 @@ describe('the order of repair', () => {
       offered: false,
       board: true,
       needs: [],
+      handling: [],
     },
   ]
   const handle = (closedAt: string | null, add = vi.fn()): Partial<Record<keyof VisitHandle, unknown>> => ({

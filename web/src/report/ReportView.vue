@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answer, api, type Report, type Verdict, type Visit } from '../api/client'
 import { useMe } from '../api/useMe'
+import { useNameplate } from '../api/useNameplate'
 import { useVisit } from '../api/useVisit'
 import { told } from '../api/useTrouble'
 import TopBar from '../common/TopBar.vue'
@@ -17,6 +18,7 @@ import { dates, tell } from '../words/words'
 
 const props = defineProps<{ id: string }>()
 const { visit, page, error } = useVisit(() => props.id)
+const { data: plate } = useNameplate(() => visit.value?.unitId)
 const words: Record<Verdict['status'], string> = {
   PROVEN: tell('common.proven'),
   INDICATED: tell('reportView.likelyProofIsMissing'),
@@ -56,6 +58,7 @@ const { data: report, error: unfound } = useQuery({
       <p>
         {{ visit.job.address }} · {{ visit.job.location }} · {{ visit.job.scheduledOn }} · {{ visit.job.technician }}
       </p>
+      <p v-if="plate?.says" data-test="report-plate">{{ tell('nameplateCard.asTyped') }}: {{ plate.says }}</p>
       <p>
         <strong>{{ tell('reportView.complaint') }}</strong> {{ visit.job.complaint }}
       </p>

@@ -29,7 +29,12 @@ const named = (axis: { label: string; unit: string }) => (axis.unit ? `${axis.la
       <line :x1="on.left" :x2="on.right" :y1="on.bottom" :y2="on.bottom" class="axis" />
       <text :x="on.right" :y="height - 4" text-anchor="end">{{ named(curve.across) }}</text>
       <text :x="4" :y="14">{{ named(curve.up) }}</text>
-      <path v-for="(line, i) in on.lines" :key="line.label" :d="line.path" class="stroke" :class="`stroke-${i % 3}`" />
+      <defs>
+        <pattern id="all-below" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="8" class="hatch" />
+        </pattern>
+      </defs>
+      <path v-for="line in on.lines" :key="line.label" :d="line.path" :class="line.look" />
       <text
         v-for="line in on.lines.length > 1 ? on.lines : []"
         :key="line.label"
@@ -43,7 +48,7 @@ const named = (axis: { label: string; unit: string }) => (axis.unit ? `${axis.la
       <g v-for="spot in on.spots" :key="spot.label">
         <line :x1="spot.x" :x2="spot.x" :y1="spot.y" :y2="on.bottom" class="drop" />
         <circle :cx="spot.x" :cy="spot.y" r="7" class="spot" />
-        <text :x="spot.x" :y="spot.y - 13" :text-anchor="spot.anchor" class="word">{{ spot.label }}</text>
+        <text :x="spot.x" :y="spot.word" :text-anchor="spot.anchor" class="word">{{ spot.label }}</text>
       </g>
     </svg>
   </figure>
@@ -59,14 +64,28 @@ text {
 .grid {
   stroke: var(--line-soft);
 }
-.stroke {
+.plain-0,
+.plain-1,
+.plain-2 {
   stroke-width: 3;
 }
-.stroke-1 {
+.plain-1 {
   stroke-dasharray: 10 5;
 }
-.stroke-2 {
+.plain-2 {
   stroke-dasharray: 3 5;
+}
+.faint {
+  stroke: var(--line-soft);
+}
+.hatch {
+  stroke: var(--next);
+  stroke-width: 2;
+}
+.all-below {
+  fill: url(#all-below);
+  stroke: var(--next);
+  stroke-width: 2;
 }
 .drop {
   stroke-dasharray: 2 4;

@@ -12,11 +12,6 @@ const { data } = useQuery({
 })
 const own = [
   {
-    to: '/tools/economizer',
-    name: tell('common.economizer'),
-    what: tell('toolsView.isTheAirOutdoorsGood'),
-  },
-  {
     to: '/tools/isolation',
     name: tell('common.twoSupplies'),
     what: tell('toolsView.isolationRelaysBetweenABuilding'),

@@ -2,7 +2,6 @@ import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import CalculatorForm from './CalculatorForm.vue'
-import EconomizerTool from './EconomizerTool.vue'
 import IsolationTool from './IsolationTool.vue'
 
 const posted = vi.hoisted(() => ({
@@ -11,7 +10,7 @@ const posted = vi.hoisted(() => ({
 }))
 const replace = vi.hoisted(() => vi.fn())
 vi.mock('vue-router', () => ({
-  useRoute: () => ({ query: { outdoorF: '70', zone: '4A' } }),
+  useRoute: () => ({ query: { known: '7' } }),
   useRouter: () => ({ replace }),
 }))
 vi.mock('../common/TopBar.vue', () => ({ default: { template: '<header />' } }))
@@ -24,22 +23,6 @@ vi.mock('../api/client', () => ({
   },
   answer: (given: unknown) => (given instanceof Error ? Promise.reject(given) : Promise.resolve(given)),
 }))
-
-const state = { dryBulb: 70, humidity: 50, wetBulb: 58, dewPoint: 50, btu: 25, grains: 55 }
-const economizer = {
-  outdoor: state,
-  returned: state,
-  mixed: state,
-  free: false,
-  allowed: true,
-  by: 'TEMPERATURE',
-  limitF: 65,
-  share: 20,
-  volts: 3.6,
-  measured: { percent: 23, sigma: 4 },
-  lines: [],
-  border: [],
-}
 
 function shown(component: object) {
   return mount(component, { global: { plugins: [VueQueryPlugin], stubs: { RouterLink: true } } })
@@ -54,40 +37,6 @@ async function settled() {
 beforeEach(() => {
   posted.calls = []
   localStorage.clear()
-})
-
-describe('economizer', () => {
-  it('begins with what the link carries and says why, how far, and how sure', async () => {
-    posted.answers['/api/tools/economizer'] = economizer
-    const page = shown(EconomizerTool)
-    await settled()
-    expect(posted.calls[0]!.body).toMatchObject({ outdoorF: 70, zone: '4A', returnF: 75 })
-    expect(page.get('[data-test=economizer-said]').text()).toBe('No free cooling: outdoor air is not good enough')
-    expect(page.text()).toContain('above the dry-bulb limit')
-    expect(page.get('[data-test=economizer-volts]').text()).toContain('3.6 V')
-    expect(page.text()).toMatch(/23%, likely range ±\s+8/)
-  })
-
-  it('stops a comparison that the codes of the zone do not allow', async () => {
-    posted.answers['/api/tools/economizer'] = economizer
-    const page = shown(EconomizerTool)
-    await settled()
-    expect(page.find('[data-test=economizer-not-allowed]').exists()).toBe(false)
-    posted.answers['/api/tools/economizer'] = { ...economizer, allowed: false }
-    await page.get('input').setValue('50')
-    await settled()
-    expect(page.get('[data-test=economizer-not-allowed]').text()).toMatch(/^Stop: .* 4A.* 65 °F/s)
-  })
-
-  it('computes again what is typed and keeps it in the link', async () => {
-    posted.answers['/api/tools/economizer'] = economizer
-    const page = shown(EconomizerTool)
-    await settled()
-    await page.get('input').setValue('48')
-    await settled()
-    expect(posted.calls.at(-1)!.body.outdoorF).toBe(48)
-    expect(replace).toHaveBeenCalledWith({ query: expect.objectContaining({ outdoorF: '48' }) })
-  })
 })
 
 describe('a calculation of setting up', () => {
@@ -119,7 +68,10 @@ describe('a calculation of setting up', () => {
       global: { plugins: [VueQueryPlugin], stubs: { RouterLink: true } },
     })
     await settled()
-    expect(posted.calls.at(-1)!.body).toEqual({ numbers: { heat: 30000 }, choices: { pipe: 'half' } })
+    expect(posted.calls.at(-1)!.body, 'the link carries one of them').toEqual({
+      numbers: { heat: 30000, known: 7 },
+      choices: { pipe: 'half' },
+    })
     expect(page.get('[data-test=calculator-says]').text()).toBe('quiet')
     expect(page.text()).toContain('1,234.6')
     expect(page.text()).toContain('a table. The maker')
@@ -127,6 +79,7 @@ describe('a calculation of setting up', () => {
     await page.get('[data-test=in-known]').setValue('4')
     await settled()
     expect(posted.calls.at(-1)!.body).toMatchObject({ numbers: { heat: 30000, known: 4 } })
+    expect(replace).toHaveBeenCalledWith({ query: expect.objectContaining({ known: '4' }) })
   })
 
   it('says stop, and what it means instead, in the place of a suggestion', async () => {

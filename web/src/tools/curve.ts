@@ -12,6 +12,9 @@ const OUTER = 0.8
 
 /** Two words that are closer than this lie on each other, in pixels. */
 const WORD = { wide: 90, high: 26 }
+/** How far above or below its spot a word stands. */
+const ABOVE = 13
+const BELOW = 25
 type Place = { x: number; y: number }
 const apart = (a: Place, b: Place) => Math.abs(a.x - b.x) >= WORD.wide || Math.abs(a.y - b.y) >= WORD.high
 
@@ -39,14 +42,28 @@ export function drawn(curve: Curve, width: number, height: number) {
     (p) => x(p.x),
     (p) => y(p.y),
   )
+  /** A border of all that is below it goes down to the axis and back. */
+  const traced = (l: Curve['lines'][number]) => {
+    const along = path(l.points) ?? ''
+    return l.look === 'ALL_BELOW'
+      ? `${along}L${x(l.points.at(-1)!.x)},${bottom}L${x(l.points[0]!.x)},${bottom}Z`
+      : along
+  }
+  const looks = curve.lines.map((l, i) => {
+    if (l.look === 'ALL_BELOW') return 'all-below'
+    if (l.look === 'FAINT') return 'faint'
+    return `plain-${curve.lines.slice(0, i).filter((other) => other.look === l.look).length % 3}`
+  })
   const place = (i: number, of: number) => (i + 1) / (of + 1)
-  const spots = curve.spots.map((s) => ({
-    label: s.label,
-    x: x(s.x),
-    y: y(s.y),
-    anchor: x(s.x) > OUTER * width ? 'end' : x(s.x) < (1 - OUTER) * width ? 'start' : 'middle',
-  }))
-  const taken: Place[] = spots.map((spot) => ({ x: spot.x, y: spot.y - 8 }))
+  const taken: Place[] = []
+  const spots = curve.spots.map((s) => {
+    const at = { x: x(s.x), y: y(s.y) }
+    const words = [-ABOVE, BELOW, -ABOVE - WORD.high].map((by) => ({ x: at.x, y: at.y + by }))
+    const word = words.find((place) => taken.every((other) => apart(place, other))) ?? words[0]!
+    taken.push(word)
+    const anchor = at.x > OUTER * width ? 'end' : at.x < (1 - OUTER) * width ? 'start' : 'middle'
+    return { label: s.label, ...at, word: word.y, anchor }
+  })
   return {
     left: MARGIN.left,
     right,
@@ -59,7 +76,7 @@ export function drawn(curve: Curve, width: number, height: number) {
       const from = inside.length ? inside : places
       const word = wordAt(from, Math.round(place(i, curve.lines.length) * (from.length - 1)), taken)
       taken.push(word)
-      return { label: l.label, path: path(l.points) ?? '', ...word }
+      return { label: l.label, path: traced(l), look: looks[i]!, ...word }
     }),
     spots,
   }

@@ -1,40 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { path, region, sheet } from './airChart'
 import { drawn } from './curve'
 import { fromLink, toLink } from './query'
 
 describe('link of a calculator', () => {
-  const usual = { outdoorF: 54, mixedF: null as number | null, zone: '5B' }
+  const usual = { outdoor: 54, mixed: null as number | null, zone: '5B' }
 
   it('carries the inputs there and back', () => {
-    const inputs = { outdoorF: 61.5, mixedF: 66, zone: '4A' }
+    const inputs = { outdoor: 61.5, mixed: 66, zone: '4A' }
     expect(fromLink(usual, toLink(inputs))).toEqual(inputs)
   })
 
   it('leaves out what is not given and keeps what cannot be read', () => {
-    expect(toLink(usual)).toEqual({ outdoorF: '54', zone: '5B' })
-    expect(fromLink(usual, { outdoorF: 'warm', mixedF: '', other: '3' })).toEqual(usual)
-  })
-})
-
-describe('chart of moist air', () => {
-  const on = sheet(600, 400)
-
-  it('has warmer air to the right and damper air above', () => {
-    expect(on.x(80)).toBeGreaterThan(on.x(60))
-    expect(on.y(80)).toBeLessThan(on.y(40))
-    expect(on.x(-20)).toBe(on.x(30))
-  })
-
-  it('ends a line where the sheet ends and closes the region at dry air', () => {
-    const line = [
-      { dryBulb: 60, grains: 70 },
-      { dryBulb: 80, grains: 150 },
-      { dryBulb: 100, grains: 300 },
-    ]
-    expect(path(line, on).match(/[ML]/g)).toEqual(['M', 'L'])
-    expect(region(line.slice(0, 2), on)).toMatch(/^M[\d.]+ 366\.0L.*L[\d.]+ 366\.0Z$/)
-    expect(region(line.slice(0, 1), on)).toBe('')
+    expect(toLink(usual)).toEqual({ outdoor: '54', zone: '5B' })
+    expect(fromLink(usual, { outdoor: 'warm', mixed: '', other: '3' })).toEqual(usual)
   })
 })
 
@@ -43,7 +21,7 @@ describe('curve of a calculation', () => {
   const curve = (ys: number[]) => ({
     across: axis('outdoors'),
     up: axis('water'),
-    lines: [{ label: 'supply', points: ys.map((y, i) => ({ x: i * 10, y })) }],
+    lines: [{ label: 'supply', look: 'PLAIN' as const, points: ys.map((y, i) => ({ x: i * 10, y })) }],
     spots: [{ label: 'now', x: 10, y: ys[1]! }],
   })
 
@@ -53,6 +31,17 @@ describe('curve of a calculation', () => {
     expect(on.spots[0]!.x).toBeCloseTo((on.left + on.right) / 2)
     expect(on.lines[0]!.path).toMatch(/^M.*L.*L/)
     expect(on.up.every((t) => Number(t.text) >= 80)).toBe(true)
+  })
+
+  it('closes a border of all that is below it at the axis, and tells lines of the paper from those that are asked for', () => {
+    const kinds = ['FAINT', 'PLAIN', 'ALL_BELOW', 'PLAIN'].map((look) => ({
+      ...curve([90, 70, 40]).lines[0]!,
+      label: look,
+      look,
+    }))
+    const on = drawn({ ...curve([90, 70, 40]), lines: kinds } as never, 600, 300)
+    expect(on.lines.map((l) => l.look)).toEqual(['faint', 'plain-0', 'all-below', 'plain-1'])
+    expect(on.lines[2]!.path).toBe(`${on.lines[0]!.path}L${on.right},${on.bottom}L${on.left},${on.bottom}Z`)
   })
 
   it('begins at nothing where it comes down to it', () => {

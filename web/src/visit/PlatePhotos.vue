@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useRoute } from 'vue-router'
 import { sendPhoto } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import { usePhotos } from '../api/usePhotos'
@@ -8,6 +9,7 @@ import { tell } from '../words/words'
 
 /** The nameplate and the door chart, photographed first and typed from the picture later. */
 const { id } = useHandle()
+const route = useRoute()
 const { attempt, busy, problem } = useAttempt()
 const photos = usePhotos(id)
 const plates = [
@@ -40,6 +42,9 @@ async function taken(label: string, event: Event) {
         @change="taken(p.label, $event)"
       />
     </label>
+    <RouterLink class="key" :to="{ name: 'unit', params: route.params }" data-test="to-plate">{{
+      tell('nameplateCard.type')
+    }}</RouterLink>
     <span v-if="busy" role="status">{{ tell('photoStrip.keepingIt') }}</span>
     <p v-if="problem" class="problem m-0" role="alert">{{ problem }}</p>
   </section>

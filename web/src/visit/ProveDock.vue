@@ -14,6 +14,8 @@ import { tell } from '../words/words'
 const props = defineProps<{ item: components['schemas']['Item'] }>()
 const { add, problem, sending, waiting } = useHandle()
 const route = useRoute()
+/** On a phone the keys stand before the list; put away, they leave it all the room. */
+const folded = ref(false)
 const busy = computed(() => sending.value || waiting.value.length > 0)
 const measured = computed(() => (props.item.kind === 'READING' ? props.item.id : ''))
 const { data: fetched } = useTest(measured)
@@ -35,31 +37,38 @@ function answer(yes: boolean) {
 
 <template>
   <section class="dock" :aria-label="tell('proveDock.next')" :data-test="`dock-${item.id}`" data-kind="dock">
-    <p class="what">{{ item.what }}</p>
-    <p class="how">
-      <template v-if="test">{{ test.instruction }} · </template>{{ tell('common.expected', { value: item.due }) }}
-    </p>
-    <p v-for="c in item.cautions" :key="c" class="caution">{{ c }}</p>
-    <p v-if="problem && item.kind !== 'READING'" class="problem" role="alert">{{ problem.message }}</p>
-    <template v-if="item.kind === 'READING'">
-      <ReadingPad v-if="test" ref="pad" :test="test" :problem="problem" :busy="busy" @take="take" />
-    </template>
-    <YesNo v-else-if="item.kind === 'QUESTION' || item.kind === 'SAFETY'" :busy="busy" @answer="answer" />
-    <template v-else-if="item.kind === 'RUN'">
-      <SequenceTaps v-if="seconds != null" :seconds="seconds" proving @done="end" />
-      <button v-else type="button" class="key next go" data-test="watch" @click="place">
-        {{ tell('workView.callIsOnNowStart') }}
+    <div class="head">
+      <p class="what">{{ item.what }}</p>
+      <button type="button" class="fold" :aria-expanded="!folded" data-test="fold" @click="folded = !folded">
+        {{ folded ? tell('proveDock.keys') : tell('proveDock.list') }}
+      </button>
+    </div>
+    <template v-if="!folded">
+      <p class="how">
+        <template v-if="test">{{ test.instruction }} · </template>{{ tell('common.expected', { value: item.due }) }}
+      </p>
+      <p v-for="c in item.cautions" :key="c" class="caution">{{ c }}</p>
+      <p v-if="problem && item.kind !== 'READING'" class="problem" role="alert">{{ problem.message }}</p>
+      <template v-if="item.kind === 'READING'">
+        <ReadingPad v-if="test" ref="pad" :test="test" :problem="problem" :busy="busy" @take="take" />
+      </template>
+      <YesNo v-else-if="item.kind === 'QUESTION' || item.kind === 'SAFETY'" :busy="busy" @answer="answer" />
+      <template v-else-if="item.kind === 'RUN'">
+        <SequenceTaps v-if="seconds != null" :seconds="seconds" proving @done="end" />
+        <button v-else type="button" class="key next go" data-test="watch" @click="place">
+          {{ tell('workView.callIsOnNowStart') }}
+        </button>
+      </template>
+      <RouterLink
+        v-else-if="item.kind === 'SETTING'"
+        class="key next go"
+        :to="{ name: 'settings', params: route.params }"
+        >{{ tell('proveItem.lookAtIt') }}</RouterLink
+      >
+      <button v-else type="button" class="key next go" @click="add({ kind: 'CHANGE_OUT', supersedes: item.id })">
+        {{ tell('common.itIsOut') }}
       </button>
     </template>
-    <RouterLink
-      v-else-if="item.kind === 'SETTING'"
-      class="key next go"
-      :to="{ name: 'settings', params: route.params }"
-      >{{ tell('proveItem.lookAtIt') }}</RouterLink
-    >
-    <button v-else type="button" class="key next go" @click="add({ kind: 'CHANGE_OUT', supersedes: item.id })">
-      {{ tell('common.itIsOut') }}
-    </button>
   </section>
 </template>
 
@@ -74,6 +83,21 @@ function answer(yes: boolean) {
   font-size: 1.25rem;
   font-weight: 700;
 }
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+.fold {
+  display: none;
+  min-width: 56px;
+  min-height: 48px;
+  align-self: start;
+  border: 2px solid var(--line);
+  background: var(--paper);
+  color: inherit;
+  font-weight: 700;
+}
 .how {
   margin: 0 0 0.25rem;
 }
@@ -82,6 +106,9 @@ function answer(yes: boolean) {
   min-height: 56px;
 }
 @media (max-width: 900px) {
+  .fold {
+    display: block;
+  }
   .caution {
     font-size: 0.8125rem;
   }

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useHandle } from './handle'
 import { percent } from './format'
+import HandlingLines from './HandlingLines.vue'
 import LeadsLeave from './LeadsLeave.vue'
 import NeedsLicence from './NeedsLicence.vue'
 import { useRepairs } from './useDetails'
@@ -48,6 +49,7 @@ async function repaired(part: string) {
             {{ tell('repairList.repairedCarryOn') }}
           </button>
           <LeadsLeave v-else-if="!r.done && r.board && !closed" :part="r.part" />
+          <HandlingLines v-if="r.handling.length && !r.done" :lines="r.handling" />
           <NeedsLicence v-if="!r.done && r.needs.length" :needs="r.needs" />
         </li>
       </ol>

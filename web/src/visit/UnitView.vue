@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
+import NameplateCard from './NameplateCard.vue'
 import { outcomes } from './outcomes'
 import { useHistory } from './useDetails'
 import { language, tell } from '../words/words'
@@ -48,6 +49,7 @@ const day = (at?: string | null) =>
         })
       }}</template>
     </p>
+    <NameplateCard :unit="visit!.unitId" :closed="Boolean(visit!.closedAt)" />
     <p>{{ unit!.duty }}</p>
     <p class="caution">
       {{ tell('unitView.onThePhoneLeaveIt') }}

@@ -137,12 +137,22 @@ describe('what proves a repair', () => {
   it('takes an answer, a safety, and that a change is out', async () => {
     await docked({ id: 'reseat-P1', kind: 'QUESTION' }).get('[data-test=no]').trigger('click')
     await docked({ id: 'MONOXIDE', kind: 'SAFETY' }).get('[data-test=yes]').trigger('click')
-    await docked({ id: 'e7', kind: 'CHANGE', state: 'BAD' }).get('button').trigger('click')
+    await docked({ id: 'e7', kind: 'CHANGE', state: 'BAD' }).get('.go').trigger('click')
     expect(add.mock.calls.map((c) => c[0])).toEqual([
       { kind: 'ANSWER', test: 'reseat-P1', yes: false },
       { kind: 'SAFE', what: 'MONOXIDE', yes: true },
       { kind: 'CHANGE_OUT', supersedes: 'e7' },
     ])
+  })
+
+  it('puts its keys away for the list, and takes them out again', async () => {
+    const page = docked({ id: 'MONOXIDE', kind: 'SAFETY' })
+    await page.get('[data-test=fold]').trigger('click')
+    expect(page.find('[data-test=yes]').exists()).toBe(false)
+    expect(page.text()).toContain('Draft')
+    expect(page.get('[data-test=fold]').attributes('aria-expanded')).toBe('false')
+    await page.get('[data-test=fold]').trigger('click')
+    expect(page.find('[data-test=yes]').exists()).toBe(true)
   })
 
   it('is chosen by a tap, and not in a closed visit', async () => {

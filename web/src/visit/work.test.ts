@@ -21,6 +21,7 @@ const test = (id: string, more = {}) => ({
   reading: true,
   sequence: false,
   unplugged: [],
+  handling: [] as string[],
   rung: [],
   where: [],
   safety: { ended: [], cautions: [], afterwards: [], needs: [] as string[] },
@@ -47,6 +48,7 @@ const page = {
   log: [] as unknown[],
   diagram: { callAt: 0 },
   taps: [],
+  handling: [] as string[],
   rung: [],
   where: [],
   suspects: [],
@@ -217,6 +219,15 @@ describe('what to do next', () => {
     expect(told({}, { purpose: 'PROVE' }).get('.tag').text()).toBe('TO PROVE IT')
     expect(mounted.findAll('.outcomes li')[0]!.text()).toContain('igniter, board …')
     expect(mounted.findAll('.outcomes li')[1]!.text()).toContain('take it again')
+  })
+
+  it('says what to know of the part in hand', () => {
+    expect(
+      told({ handling: ['Two wires, either way round.'] })
+        .get('[data-test=handling]')
+        .text(),
+    ).toContain('either way')
+    expect(told().find('[data-test=handling]').exists()).toBe(false)
   })
 
   it('says what to do while somebody waits', async () => {

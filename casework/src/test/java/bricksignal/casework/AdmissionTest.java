@@ -302,8 +302,8 @@ class AdmissionTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"abc", "NaN", "1e400", "99999", "-5"})
-    void numberThatNoMeterShowsIsRefused(String reading) {
-        refused(fresh(FURNACE), new Entry.TestReading("v.R.standby", reading), "reading", "entry.refused");
+    @CsvSource({"abc, typed.no-number", "NaN, typed.no-number", "1e400, typed.no-number", "99999, typed.beyond", "-5, typed.beyond"})
+    void numberThatNoMeterShowsIsRefused(String reading, String why) {
+        refused(fresh(FURNACE), new Entry.TestReading("v.R.standby", reading), "reading", why);
     }
 }

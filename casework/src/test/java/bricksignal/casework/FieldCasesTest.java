@@ -187,7 +187,7 @@ class FieldCasesTest {
                         .reads("v.CIRC.standby", "120").never("thermostat", "field-wiring"));
     }
 
-    /** C49: thermostat dark, fan high, two minutes after power came: the purge at start. Nothing is blamed, and the wait is said beforehand. */
+    /** C49: thermostat dark, fan high, two minutes after power-up: the purge at start. Nothing is blamed, and the wait is said beforehand. */
     @Test
     void purgeAtStartIsWaitedFor() {
         assertThat(ENGLISH.words(UnitPage.of(DETECTOR).waits())).startsWith("For about 5 min after power-up").contains("blower", "dampers held open", "wait and look again");

@@ -104,8 +104,8 @@ public final class Screenshots {
         screens.take("[data-test=question]", "identify");
         screens.go("/packs");
         screens.take("[data-test=diagram]", "equipment");
-        screens.go("/tools/economizer?mixedF=66");
-        screens.take("[data-test=air-chart]", "economizer");
+        screens.go("/tools/economizer?mixed=66");
+        screens.take("[data-test=curve]", "economizer");
     }
 
     private static void theVisit(Screens screens, Client ines, String ferry) throws IOException, InterruptedException {

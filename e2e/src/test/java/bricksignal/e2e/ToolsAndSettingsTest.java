@@ -91,10 +91,10 @@ class ToolsAndSettingsTest {
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.logIn("ines");
             browser.go("/tools/economizer");
-            assertThat(browser.text("[data-test=economizer-said]")).contains("Free cooling: outdoor air is good enough");
-            browser.see("main input").sendKeys(Keys.chord(Keys.CONTROL, "a"), "92");
-            browser.waitFor(() -> browser.textNow("[data-test=economizer-said]").contains("No free cooling"));
-            browser.waitFor(() -> String.valueOf(browser.driver().getCurrentUrl()).contains("outdoorF=92"));
+            assertThat(browser.text("[data-test=calculator-says]")).contains("Free cooling: outdoor air is below the dry-bulb limit");
+            browser.see("[data-test=in-outdoor]").sendKeys(Keys.chord(Keys.CONTROL, "a"), "92");
+            browser.waitFor(() -> browser.textNow("[data-test=calculator-says]").contains("No free cooling"));
+            browser.waitFor(() -> String.valueOf(browser.driver().getCurrentUrl()).contains("outdoor=92"));
         }
     }
 

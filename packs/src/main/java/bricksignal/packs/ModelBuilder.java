@@ -273,7 +273,7 @@ final class ModelBuilder {
     private static Part part(String id, Section s) {
         Part.Kind kind = Part.Kind.valueOf(s.has("kind") ? s.text("kind") : "PART");
         return new Part(id, s.text("label"), kind, s.number("price", 0), s.number("minutes", 0), s.flag("stocked", true), s.texts("elements"),
-                s.text("board"), s.number("litres", kind == Part.Kind.BOARD ? BOARD_LITRES : kind == Part.Kind.PART ? PART_LITRES : 0), s.flag("field", false));
+                s.text("board"), s.number("litres", kind == Part.Kind.BOARD ? BOARD_LITRES : kind == Part.Kind.PART ? PART_LITRES : 0), s.flag("field", false), s.texts("handling"));
     }
 
     private static Fault fault(String id, Section s) {

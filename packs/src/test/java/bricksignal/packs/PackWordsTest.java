@@ -41,6 +41,8 @@ class PackWordsTest {
         node.properties().forEach(field -> {
             if (READ.contains(field.getKey()) && field.getValue().isString()) {
                 said.add(field.getValue().asString());
+            } else if (field.getKey().equals("handling")) {
+                field.getValue().forEach(line -> said.add(line.asString()));
             }
             gather(field.getValue(), said);
         });

@@ -202,7 +202,7 @@ class BoardsTest {
         Client.Reply refused = ines.post("/api/units", Map.of("siteName", "X", "label", "Y", "location", "Z", "pack",
                 "f14-rooftop", "board", name));
         assertThat(refused.status()).isEqualTo(422);
-        assertThat(refused.detail()).contains("f1-furnace").contains("own family");
+        assertThat(refused.detail()).contains("f1-furnace").contains("own equipment type");
     }
 
     @Test

@@ -27,38 +27,6 @@ class ToolsTest {
         ines = server.logIn("ines");
     }
 
-    private static Map<String, Object> air(Object... more) {
-        Map<String, Object> air = new LinkedHashMap<>(Map.of("outdoorF", 54, "outdoorHumidity", 60, "returnF", 75, "returnHumidity", 50, "mixedF", 70,
-                "altitudeFt", 0, "zone", "5B", "changeover", "DRY_BULB", "least", 20, "setF", 53));
-        for (int i = 0; i < more.length; i += 2) {
-            air.put(String.valueOf(more[i]), more[i + 1]);
-        }
-        return air;
-    }
-
-    @Test
-    void economizerSaysWhatItShouldDoAndWhatThreeThermometersSay() {
-        JsonNode cool = ines.post("/api/tools/economizer", air()).json();
-        assertThat(cool.get("free").asBoolean()).isTrue();
-        assertThat(cool.get("volts").asDouble()).as("53 out of 54 and 75: wide open").isEqualTo(10);
-        assertThat(cool.get("measured").get("percent").asDouble()).isCloseTo(100 * 5 / 21.0, within(1e-9));
-        assertThat(cool.get("outdoor").get("wetBulb").asDouble()).as("on the handbook's chart, from memory").isBetween(46.5, 48.0);
-        JsonNode hot = ines.post("/api/tools/economizer", air("outdoorF", 92)).json();
-        assertThat(hot.get("free").asBoolean()).isFalse();
-        assertThat(hot.get("share").asDouble()).isEqualTo(20);
-        assertThat(hot.get("border").size()).isGreaterThan(30);
-    }
-
-    @Test
-    void whatCannotBeIsRefusedBesideItsField() {
-        Client.Reply warm = ines.post("/api/tools/economizer", air("outdoorHumidity", 140));
-        assertThat(warm.status()).isEqualTo(422);
-        assertThat(warm.json().get("field").asString()).isEqualTo("outdoorHumidity");
-        assertThat(ines.post("/api/tools/economizer", air("zone", "9Z")).detail()).contains("1A to 8");
-        assertThat(ines.post("/api/tools/economizer", air("changeover", "BY_FEEL")).status()).isEqualTo(400);
-        assertThat(server.logIn("tobin").get("/api/tools/economizer").status()).isEqualTo(405);
-    }
-
     private static Map<String, Object> control(String label, double va, String... names) {
         List<Map<String, Object>> terminals = List.of(Map.of("name", names[0], "function", "COOL", "va", va), Map.of("name", names[1], "function", "FAN",
                 "va", va));
@@ -116,6 +84,7 @@ class ToolsTest {
         assertThat(cold.detail()).startsWith("Outdoors").contains("it is 200 °F; it must be from -30 °F to 60 °F");
         assertThat(ines.post("/api/tools/calculators/frost-interval", Map.of("numbers", Map.of(), "choices", Map.of())).detail()).contains("missing");
         assertThat(ines.get("/api/tools/calculators/horoscope").status()).isEqualTo(404);
+        assertThat(server.logIn("tobin").get("/api/tools/economizer").status()).isEqualTo(404);
     }
 
     /** 70 and 120 °F with 60,000 Btu/h, as somebody reads and types them who thinks in metric units; told in Spanish what is wrong. */

@@ -267,7 +267,7 @@ class VisitTest {
     @Test
     void tapRecordsThatSayNothingAreRefused() {
         String visit = ines.job("no heat");
-        assertThat(ines.add(visit, entry("TAPS", "taps", List.of(0.0))).detail()).contains("at least two");
+        assertThat(ines.add(visit, entry("TAPS", "taps", List.of(0.0))).detail()).contains("two rounds");
         assertThat(ines.add(visit, entry("TAPS", "taps", List.of(0.0, 1.0, 62.0))).detail()).contains("pause");
         List<Double> many = IntStream.rangeClosed(0, 500).mapToObj(i -> i * 0.5).toList();
         assertThat(ines.add(visit, entry("TAPS", "taps", many)).detail()).contains("501 taps");

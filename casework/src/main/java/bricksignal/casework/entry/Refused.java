@@ -1,6 +1,7 @@
 package bricksignal.casework.entry;
 
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import java.util.function.Supplier;
 
 /** An entry that makes no sense for the unit, or that the rules of the job do not let pass. */
@@ -27,6 +28,8 @@ public final class Refused extends RuntimeException {
     public static <T> T beside(String field, Supplier<T> action) {
         try {
             return action.get();
+        } catch (Unfit unfit) {
+            throw new Refused(field, unfit.says());
         } catch (IllegalArgumentException refused) {
             throw new Refused(field, Message.of("entry.refused", Message.said(String.valueOf(refused.getMessage()))));
         }

@@ -13,7 +13,7 @@ public record CurvePage(Axis across, Axis up, List<Stroke> lines, List<Spot> spo
     }
 
     /** A line through points in order. */
-    public record Stroke(Message label, List<Point> points) {
+    public record Stroke(Message label, List<Point> points, Curve.Look look) {
     }
 
     /** A place on the sheet. */
@@ -27,7 +27,7 @@ public record CurvePage(Axis across, Axis up, List<Stroke> lines, List<Spot> spo
     /** The same in these units. */
     public static CurvePage of(Curve curve, Measures measures) {
         return new CurvePage(axis(curve.across(), measures), axis(curve.up(), measures), curve.lines().stream().map(line -> new Stroke(line.label(), line.points().stream()
-                .map(point -> new Point(curve.across().unit().shown(measures, point.x()), curve.up().unit().shown(measures, point.y()))).toList())).toList(),
+                .map(point -> new Point(curve.across().unit().shown(measures, point.x()), curve.up().unit().shown(measures, point.y()))).toList(), line.look())).toList(),
                 curve.spots().stream().map(spot -> new Spot(spot.label(), curve.across().unit().shown(measures, spot.x()), curve.up().unit().shown(measures, spot.y()))).toList());
     }
 

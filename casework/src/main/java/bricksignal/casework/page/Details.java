@@ -57,9 +57,10 @@ public final class Details {
      * @param offered whether its repair may be entered now
      * @param orderable whether it may be ordered: not a board that nothing has proven
      * @param needs the licences of whoever repairs it
+     * @param handling what to know with it in hand
      */
     public record Repair(String part, @Phrase String label, double probability, double cost, boolean board, boolean done,
-            boolean offered, boolean orderable, List<Stop.Licence> needs) {
+            boolean offered, boolean orderable, List<Stop.Licence> needs, @Phrase List<String> handling) {
     }
 
     /** The entries with what each says, oldest first. */
@@ -248,6 +249,6 @@ public final class Details {
     private static Repair repair(Case now, Planner planner, String id, boolean done) {
         Part part = now.unit().model().part(id);
         return new Repair(id, part.label(), probability(now.diagnosis(), part), planner.repairCost(id), part.kind() == Part.Kind.BOARD, done,
-                !done && Admission.mayBeRepaired(now, part), Admission.mayBeChanged(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)));
+                !done && Admission.mayBeRepaired(now, part), Admission.mayBeChanged(now, part), List.copyOf(now.unit().pack().catalogue().safety().licences(part)), part.handling());
     }
 }

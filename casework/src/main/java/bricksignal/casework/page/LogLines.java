@@ -16,6 +16,7 @@ import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.common.CommonFailures;
 import bricksignal.core.words.Message;
+import bricksignal.core.words.TradeUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -261,8 +262,8 @@ final class LogLines {
             double typed = now.stamps().value(test, stamp);
             double shown = now.stamps().atTheUnit(test, reading.value());
             boolean degrees = test.mode() == MeterMode.FAHRENHEIT;
-            return Message.of(degrees ? "judgement.from-stamp" : "judgement.of-stamp", said, new Message.Number(Math.round(degrees
-                    ? shown - typed : 100 * shown / typed)), Message.said(stamp.says()), new Message.Amount(test.mode(), typed));
+            return Message.of(degrees ? "judgement.from-stamp" : "judgement.of-stamp", said, degrees
+                    ? new Message.Worked(TradeUnit.DEGREES_APART, shown - typed, 0) : new Message.Number(Math.round(100 * shown / typed)), Message.said(stamp.says()), new Message.Amount(test.mode(), typed));
         }).orElse(said);
     }
 

@@ -12,6 +12,7 @@ import bricksignal.core.costing.WaysOut;
 import bricksignal.core.diagnosis.Diagnosis;
 import bricksignal.core.diagnosis.Hypothesis;
 import bricksignal.core.diagnosis.proof.Verdict;
+import bricksignal.core.tuning.Curve;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Measures;
@@ -148,8 +149,8 @@ final class WayOut {
             spots.add(new CurvePage.Spot(Message.of("keep.even"), keep.breakEvenAge(), keep.replace()));
         }
         return new CurvePage(new CurvePage.Axis(Message.of("keep.age"), TradeUnit.YEARS.sign(Measures.US)), new CurvePage.Axis(Message.of("keep.cost"), rates.currency()), List.of(
-                new CurvePage.Stroke(Message.of("keep.keeping"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.keep())).toList()),
-                new CurvePage.Stroke(Message.of("keep.replacing"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.replace())).toList())), spots);
+                new CurvePage.Stroke(Message.of("keep.keeping"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.keep())).toList(), Curve.Look.PLAIN),
+                new CurvePage.Stroke(Message.of("keep.replacing"), keep.byAge().stream().map(at -> new CurvePage.Point(at.age(), at.replace())).toList(), Curve.Look.PLAIN)), spots);
     }
 
     private List<WayOutPage.FigureLine> figureLines(List<Part> parts) {

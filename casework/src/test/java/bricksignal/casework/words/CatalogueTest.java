@@ -53,7 +53,7 @@ class CatalogueTest {
                 for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
                     String text = Files.readString(file);
                     Matcher found = key.matcher(text);
-                    while (text.contains("Message") && found.find()) {
+                    while ((text.contains("Message") || text.contains("Unfit")) && found.find()) {
                         keys.add(found.group(1));
                     }
                 }
@@ -87,7 +87,7 @@ class CatalogueTest {
     @Test
     void everyMessageThatTheSourcesNameHasWords() throws IOException {
         Set<String> used = new TreeSet<>();
-        Pattern of = Pattern.compile("(?:Message\\.of\\(|refused\\([^,()]*(?:\\([^)]*\\))?, |log\\.item\\(Message\\.of\\()\"([a-z][a-z-]*\\.[a-z.-]*[a-z])\"");
+        Pattern of = Pattern.compile("(?:Message\\.of\\(|new Unfit\\(|refused\\([^,()]*(?:\\([^)]*\\))?, |log\\.item\\(Message\\.of\\()\"([a-z][a-z-]*\\.[a-z.-]*[a-z])\"");
         for (Path root : SOURCES) {
             try (Stream<Path> files = Files.walk(root)) {
                 for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {

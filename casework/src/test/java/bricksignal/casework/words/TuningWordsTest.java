@@ -29,9 +29,12 @@ class TuningWordsTest {
 
     private final Set<String> said = new TreeSet<>();
 
+    /** A message and those in its places. */
     private void say(Message message) {
-        Message.Keyed keyed = (Message.Keyed) message;
-        said.add(keyed.key());
+        if (message instanceof Message.Keyed keyed) {
+            said.add(keyed.key());
+            keyed.parts().forEach(this::say);
+        }
     }
 
     private void finding(Finding finding) {
@@ -51,7 +54,6 @@ class TuningWordsTest {
 
     private void refused(Misfit misfit) {
         say(misfit.says());
-        ((Message.Keyed) misfit.says()).parts().forEach(this::say);
     }
 
     private void asked(Calculator calculator) {

@@ -1,6 +1,8 @@
 package bricksignal.core.board;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * A control board: what it senses, what it does, what it is fed from.
@@ -21,6 +23,12 @@ public record Board(String id, String supplyPlus, String supplyMinus, double sup
         }
         inputs = List.copyOf(inputs);
         regions = List.copyOf(regions);
+    }
+
+    /** The same board that energizes nothing in some states, by region. */
+    public Board releasing(Map<String, Set<String>> states) {
+        return new Board(id, supplyPlus, supplyMinus, supplyVolts, inputs, regions.stream().map(region -> new Region(region.id(), region.states().stream()
+                .map(state -> states.getOrDefault(region.id(), Set.of()).contains(state.id()) ? state.releasing() : state).toList())).toList());
     }
 
     /** The input of that name. */

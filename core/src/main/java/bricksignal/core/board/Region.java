@@ -50,6 +50,11 @@ public record Region(String id, List<State> states) {
             outputs = Set.copyOf(outputs);
             transitions = List.copyOf(transitions);
         }
+
+        /** The same that energizes nothing. */
+        State releasing() {
+            return new State(id, Set.of(), lamp, transitions);
+        }
     }
 
     /**

@@ -1,5 +1,8 @@
 package bricksignal.core.diagnosis;
 
+import java.util.Arrays;
+import java.util.stream.IntStream;
+
 /**
  * How likely every considered hypothesis makes an observation. The same is asked for again and again, by each visit and each way that is
  * thought through, so what was asked for lately is kept on the shelf.
@@ -15,7 +18,7 @@ final class Columns {
     private final Shelf.Row<Evidence.Entry, Column> known;
 
     Columns(CompiledPack pack, Shelf shelf) {
-        this.known = shelf.row(column -> BYTES_OF_A_KEY + 3L * Double.BYTES * column.stopped().length);
+        this.known = shelf.row(column -> BYTES_OF_A_KEY + 4L * Double.BYTES * column.loose().length);
         this.pack = pack;
         this.likelihoods = Likelihoods.of(pack);
         this.loose = Likelihoods.loose(pack);
@@ -24,11 +27,19 @@ final class Columns {
     /**
      * Logarithms of the likelihoods under each considered hypothesis, in the order of the space; not to be changed.
      *
-     * @param stopped where the unit stopped as that of the pack does
-     * @param onItsWay where it had not stopped yet
+     * @param stopping by how the unit stops, in the order of {@link Stopping}; one and the same where that does not matter
      * @param loose where something is the matter that the model does not know
      */
-    record Column(double[] stopped, double[] onItsWay, double[] loose) {
+    record Column(double[][] stopping, double[] loose) {
+
+        /** The likeliest of them. */
+        double[] best() {
+            double[] first = stopping[0];
+            if (Arrays.stream(stopping).allMatch(one -> one == first)) {
+                return first;
+            }
+            return IntStream.range(0, first.length).mapToDouble(h -> Arrays.stream(stopping).mapToDouble(one -> one[h]).max().orElseThrow()).toArray();
+        }
     }
 
     Column of(Evidence.Entry entry) {
@@ -36,21 +47,15 @@ final class Columns {
     }
 
     private Column made(Evidence.Entry entry) {
-        int count = pack.space().considered().size();
+        double[] declared = logs(likelihoods, entry, Stopping.AS_DECLARED);
         boolean tells = Likelihoods.tells(entry.observation());
-        double[] stopped = new double[count];
-        double[] onItsWay = tells ? new double[count] : stopped;
-        double[] unlike = entry.observation().ofTheSequence() ? stopped : new double[count];
-        for (int h = 0; h < count; h++) {
-            HypothesisId then = entry.then(pack.space(), pack.space().considered().get(h).id());
-            stopped[h] = likelihoods.log(entry.together(), then, false);
-            if (tells) {
-                onItsWay[h] = likelihoods.log(entry.together(), then, true);
-            }
-            if (unlike != stopped) {
-                unlike[h] = loose.log(entry.together(), then, false);
-            }
-        }
-        return new Column(stopped, onItsWay, unlike);
+        double[][] ways = Arrays.stream(Stopping.values()).map(stopping -> stopping == Stopping.AS_DECLARED || !tells ? declared : logs(likelihoods, entry, stopping))
+                .toArray(double[][]::new);
+        double[] unlike = entry.observation().ofTheSequence() ? declared : logs(loose, entry, Stopping.AS_DECLARED);
+        return new Column(ways, unlike);
+    }
+
+    private double[] logs(Likelihoods by, Evidence.Entry entry, Stopping stopping) {
+        return pack.space().considered().stream().mapToDouble(h -> by.log(entry.together(), entry.then(pack.space(), h.id()), stopping)).toArray();
     }
 }

@@ -3,6 +3,7 @@ package bricksignal.core.diagnosis;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.common.CommonFailures;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -40,8 +41,8 @@ public final class Diagnosis {
     private final Evidence evidence;
     private final List<Observation> observations;
     private final List<double[]> columns;
-    private final double[] logs;
-    private final double[] onItsWayLogs;
+    /** Logarithms of prior times likelihoods by how the unit stops, in the order of {@link Stopping}. */
+    private final double[][] logs;
     private final double[] looseLogs;
     private final Map<HypothesisId, Sum> sums;
     private final Map<HypothesisId, Double> belief = new LinkedHashMap<>();
@@ -65,9 +66,9 @@ public final class Diagnosis {
         this.evidence = Evidence.NONE;
         this.observations = List.of();
         this.columns = List.of();
-        this.logs = space.considered().stream().mapToDouble(h -> Math.log(h.prior())).toArray();
-        this.onItsWayLogs = logs.clone();
-        this.looseLogs = logs.clone();
+        double[] priors = space.considered().stream().mapToDouble(h -> Math.log(h.prior())).toArray();
+        this.logs = Arrays.stream(Stopping.values()).map(stopping -> priors).toArray(double[][]::new);
+        this.looseLogs = priors.clone();
         this.sums = new ConcurrentHashMap<>();
         this.logEvidence = posterior();
         this.unexplained = looser();
@@ -87,23 +88,22 @@ public final class Diagnosis {
         this.observations = evidence.observations();
         this.sums = new ConcurrentHashMap<>(before.sums);
         Columns.Column known = pack.columns().of(evidence.entries().get(observations.size() - 1));
-        double[] column = known.stopped() == known.onItsWay() ? known.stopped() : new double[before.logs.length];
-        this.logs = before.logs.clone();
-        this.onItsWayLogs = before.onItsWayLogs.clone();
-        this.looseLogs = before.looseLogs.clone();
-        for (int h = 0; h < column.length; h++) {
-            if (column != known.stopped()) {
-                column[h] = Math.max(known.stopped()[h], known.onItsWay()[h]);
-            }
-            logs[h] += known.stopped()[h];
-            onItsWayLogs[h] += known.onItsWay()[h];
-            looseLogs[h] += known.loose()[h];
+        this.logs = new double[before.logs.length][];
+        for (int i = 0; i < logs.length; i++) {
+            logs[i] = sums(before.logs[i], known.stopping()[i]);
         }
+        this.looseLogs = sums(before.looseLogs, known.loose());
         List<double[]> more = new ArrayList<>(before.columns);
-        more.add(column);
+        more.add(known.best());
         this.columns = Collections.unmodifiableList(more);
         this.logEvidence = settled ? posterior() : Double.NaN;
         this.unexplained = settled ? looser() : Double.NaN;
+    }
+
+    private static double[] sums(double[] one, double[] other) {
+        double[] sums = new double[one.length];
+        Arrays.setAll(sums, i -> one[i] + other[i]);
+        return sums;
     }
 
     /** The belief before anything is known. */
@@ -130,7 +130,7 @@ public final class Diagnosis {
      * for each observation. For holding diagnoses by weight.
      */
     public long bytes() {
-        return (long) logs.length * (BYTES_OF_A_BELIEF + (long) Double.BYTES * (3 + observations.size())) + BYTES_OF_A_SUM * sums.size();
+        return (long) looseLogs.length * (BYTES_OF_A_BELIEF + (long) Double.BYTES * (1 + logs.length + observations.size())) + BYTES_OF_A_SUM * sums.size();
     }
 
     /** Everything observed, repairs among it. */
@@ -335,8 +335,8 @@ public final class Diagnosis {
     public boolean contradicts(Observation observation, HypothesisId hypothesis) {
         HypothesisId id = whenMade(observation, hypothesis);
         if (observation instanceof Observation.Reading reading) {
-            return pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id), reading.value())
-                    && pack.errors().onlyAMisread(reading.test(), pack.predictions().before(reading.test(), id), reading.value());
+            return Arrays.stream(Stopping.values()).allMatch(stopping -> pack.errors().onlyAMisread(reading.test(), pack.predictions().of(reading.test(), id, stopping),
+                    reading.value()));
         }
         if (observation instanceof Observation.Answer answer) {
             double yes = ((Prediction.Chance) pack.predictions().of(answer.test(), id)).yes();
@@ -348,9 +348,8 @@ public final class Diagnosis {
     /** Fills in the belief in what is left, likely or not, in log space until the end; the logarithm of the evidence. */
     private double posterior() {
         Map<HypothesisId, Double> all = new LinkedHashMap<>();
-        double[] mixed = new double[logs.length];
-        for (int h = 0; h < logs.length; h++) {
-            mixed[h] = Likelihoods.mixedLogs(logs[h], onItsWayLogs[h]);
+        double[] mixed = Stopping.mixedLogs(logs);
+        for (int h = 0; h < mixed.length; h++) {
             all.put(space.considered().get(h).id(), mixed[h]);
         }
         for (PairSearch.Candidate candidate : pairs ? PairSearch.of(space, columns, mixed) : List.<PairSearch.Candidate>of()) {
@@ -368,7 +367,7 @@ public final class Diagnosis {
         Sum known = sums.getOrDefault(id, new Sum(0, 0));
         double log = known.log();
         for (Evidence.Entry entry : evidence.entries().subList(known.upTo(), evidence.entries().size())) {
-            log += likelihoods.log(entry.together(), entry.then(space, id), false);
+            log += likelihoods.log(entry.together(), entry.then(space, id), Stopping.AS_DECLARED);
         }
         sums.put(id, new Sum(evidence.entries().size(), log));
         return logPrior + log;

@@ -2,6 +2,7 @@ package bricksignal.core.diagnosis;
 
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Chart;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 
@@ -16,11 +17,8 @@ final class Likelihoods {
     private static final double FURTHER_TWIN_BY_CHANCE = 0.4;
     private static final double TWIN_BY_SHARED_CAUSE = 0.9;
 
-    /**
-     * A unit whose board keeps other times than ours, or that heats slower, has not stopped yet where ours has, so often (from
-     * memory). What it shows on its way belongs together: it is a state of the whole unit, not a slip of one reading.
-     */
-    private static final double NOT_YET_STOPPED = 0.1;
+    /** A board that lets go of outputs lets go of any of them so often (nothing is known of it). */
+    private static final double ONE_OF_THEM = 0.5;
 
     /**
      * A place that does not read as the model has it goes on doing so, so often: the same wrong terminal again, a board or a process that is not the one of the pack (a
@@ -48,45 +46,35 @@ final class Likelihoods {
         return new Likelihoods(pack, new ErrorModel(UNLIKE), UNLIKE);
     }
 
-    /** Whether the unit had stopped by then is not known. */
+    /** How the unit stops is not known. */
     double of(Observation observation, HypothesisId id) {
-        double stopped = of(observation, id, false);
-        return tells(observation) ? (1 - NOT_YET_STOPPED) * stopped + NOT_YET_STOPPED * of(observation, id, true) : stopped;
+        return tells(observation) ? Arrays.stream(Stopping.values()).mapToDouble(stopping -> stopping.share() * of(observation, id, stopping)).sum()
+                : of(observation, id, Stopping.AS_DECLARED);
     }
 
-    /** True for what a unit that has stopped may show otherwise than one that has not yet; anything else is as likely in both. */
+    /** True for what depends on how a unit stops; anything else is as likely in each way. */
     static boolean tells(Observation observation) {
         return observation instanceof Observation.Reading || observation instanceof Observation.Lamp
                 || observation instanceof Observation.Earlier earlier && tells(earlier.what());
     }
 
-    /** Logarithm of the likelihood where it is not known whether the unit had stopped, from those where it had and where it had not. */
-    static double mixedLogs(double stopped, double onItsWay) {
-        return stopped == onItsWay ? stopped : PairSearch.logSum(new double[] {Math.log(1 - NOT_YET_STOPPED) + stopped,
-                Math.log(NOT_YET_STOPPED) + onItsWay});
-    }
-
-    /**
-     * The likelihood of an observation.
-     *
-     * @param onItsWay whether the unit had not stopped yet where that of the pack has
-     */
-    private double of(Observation observation, HypothesisId id, boolean onItsWay) {
+    /** The likelihood of an observation at a unit that stops so. */
+    private double of(Observation observation, HypothesisId id, Stopping stopping) {
         if (observation instanceof Observation.Reading reading) {
-            return errors.likelihood(reading.test(), onItsWay ? pack.predictions().before(reading.test(), id)
-                    : pack.predictions().of(reading.test(), id), reading.value());
+            double so = errors.likelihood(reading.test(), pack.predictions().of(reading.test(), id, stopping), reading.value());
+            return stopping == Stopping.LETS_GO ? ONE_OF_THEM * so + (1 - ONE_OF_THEM) * of(observation, id, Stopping.AS_DECLARED) : so;
         }
         if (observation instanceof Observation.Answer answer) {
             return errors.likelihood((Prediction.Chance) pack.predictions().of(answer.test(), id), answer.yes());
         }
         if (observation instanceof Observation.Lamp lamp) {
-            return lamp(lamp, id, onItsWay);
+            return lamp(lamp, id, stopping);
         }
         if (observation instanceof Observation.Twin twin) {
             return twin(twin, false, id);
         }
         if (observation instanceof Observation.Earlier earlier) {
-            return earlier(earlier, id, onItsWay);
+            return earlier(earlier, id, stopping);
         }
         if (observation instanceof Observation.Died died) {
             return Dying.likelihood(pack, died, pack.space().get(id));
@@ -103,40 +91,36 @@ final class Likelihoods {
         return 1;
     }
 
-    /**
-     * Logarithm of the likelihood of the last of some observations that belong together, given the others.
-     *
-     * @param onItsWay whether the unit had not stopped yet where that of the pack has
-     */
-    double log(List<Observation> together, HypothesisId id, boolean onItsWay) {
+    /** Logarithm of the likelihood of the last of some observations that belong together, given the others, at a unit that stops so. */
+    double log(List<Observation> together, HypothesisId id, Stopping stopping) {
         Observation last = together.get(together.size() - 1);
         if (last instanceof Observation.Twin twin) {
             boolean further = together.subList(0, together.size() - 1).stream().anyMatch(o -> ((Observation.Twin) o).sameSymptom());
             return Math.log(twin(twin, further, id));
         }
         if (last instanceof Observation.Reading && together.size() > 1) {
-            return Math.log(readings(together, id, onItsWay) / readings(together.subList(0, together.size() - 1), id, onItsWay));
+            return Math.log(readings(together, id, stopping) / readings(together.subList(0, together.size() - 1), id, stopping));
         }
-        return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id, onItsWay));
+        return Math.log(last.ofTheSequence() ? SequenceModel.likelihood(pack, together, id) : of(last, id, stopping));
     }
 
     /** Likelihood of readings of one place between which nothing has changed: each by itself as the hypothesis shows it, or all of them otherwise and alike. */
-    private double readings(List<Observation> alike, HypothesisId id, boolean onItsWay) {
+    private double readings(List<Observation> alike, HypothesisId id, Stopping stopping) {
         Observation.Reading first = (Observation.Reading) alike.get(0);
-        double asShown = of(first, id, onItsWay);
+        double asShown = of(first, id, stopping);
         double otherwise = errors.anywhere(first.test(), first.value());
         for (Observation more : alike.subList(1, alike.size())) {
-            asShown *= of(more, id, onItsWay);
+            asShown *= of(more, id, stopping);
             otherwise *= errors.again(first.test(), first.value(), ((Observation.Reading) more).value());
         }
         return (1 - STAYS_SO) * asShown + STAYS_SO * otherwise;
     }
 
     /** What comes and goes was as likely there then as it is now; what stays need not have been there yet. */
-    private double earlier(Observation.Earlier earlier, HypothesisId id, boolean onItsWay) {
-        double as = of(earlier.what(), id, onItsWay);
+    private double earlier(Observation.Earlier earlier, HypothesisId id, Stopping stopping) {
+        double as = of(earlier.what(), id, stopping);
         double there = earlier.when().there();
-        return pack.space().get(id).intermittent() ? as : there * as + (1 - there) * of(earlier.what(), pack.space().nothing(), onItsWay);
+        return pack.space().get(id).intermittent() ? as : there * as + (1 - there) * of(earlier.what(), pack.space().nothing(), stopping);
     }
 
     private double twin(Observation.Twin twin, boolean further, HypothesisId id) {
@@ -145,13 +129,13 @@ final class Likelihoods {
         return twin.sameSymptom() ? same : 1 - same;
     }
 
-    private double lamp(Observation.Lamp lamp, HypothesisId id, boolean onItsWay) {
+    private double lamp(Observation.Lamp lamp, HypothesisId id, Stopping stopping) {
         Predictions predictions = pack.predictions();
         Chart chart = pack.model().chart(lamp.board());
         String call = lamp.call();
         Map<LampPattern, Double> stopped = lamp.afterReset() ? predictions.lampSharesAfterReset(id, lamp.board())
                 : call != null ? predictions.lampSharesIn(call, id, lamp.board()) : predictions.lampShares(id, lamp.board());
-        Map<LampPattern, Double> before = onItsWay && !lamp.afterReset() && call == null ? predictions.lampSharesBefore(id, lamp.board()) : stopped;
+        Map<LampPattern, Double> before = stopping == Stopping.NOT_YET && !lamp.afterReset() && call == null ? predictions.lampSharesBefore(id, lamp.board()) : stopped;
         double seen = before.equals(stopped) ? chart.likelihood(stopped, lamp.weights()) : chart.likelihoodOnItsWay(before, lamp.weights());
         return (1 - lampMisread) * seen + lampMisread / (1 + lamp.weights().size());
     }

@@ -63,11 +63,11 @@ public final class Predictions {
         return test instanceof Test.Reading reading ? number(h, reading, number(h.run(), reading)) : new Prediction.Chance(yes(h, (Test.Check) test));
     }
 
-    /** What the hypothesis shows in a reading as long as no board has stopped; what it shows anyway where none does. */
-    Prediction before(Test.Reading test, HypothesisId id) {
+    /** What the hypothesis shows in a reading at a unit whose boards stop so; what it shows anyway where none does. */
+    Prediction of(Test.Reading test, HypothesisId id, Stopping stopping) {
         Hypothesis h = space.get(id);
         int place = catalogue.place(test);
-        Prediction.Number then = place < 0 ? null : runs.record(h.run()).numbersBefore()[place];
+        Prediction.Number then = place < 0 ? null : runs.record(h.run()).numbers(stopping)[place];
         return then == null ? of(test, id) : number(h, test, then);
     }
 

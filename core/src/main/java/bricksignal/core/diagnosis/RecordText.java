@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * first   board, then share and pattern of each that its lamp shows before a board stops
  * numbers mean and sigma by place in the catalogue, - where there is none
  * before  the same as numbers before a board stops, = where it is as in numbers
+ * let-go  the same as numbers where a board that has stopped lets go of every output, = where it is as in numbers
  * shares  by place in the catalogue, - where there is none
  * </pre>
  */
@@ -98,18 +99,24 @@ final class RecordText {
         line(text, stands(r.standing(), good.standing()));
         List<String> numbers = new ArrayList<>(List.of("numbers"));
         List<String> before = new ArrayList<>(List.of("before"));
+        List<String> letGo = new ArrayList<>(List.of("let-go"));
         List<String> shares = new ArrayList<>(List.of("shares"));
         for (int i = 0; i < r.numbers().length; i++) {
             Prediction.Number number = r.numbers()[i];
             numbers.add(number == null ? NONE : number.equals(good.numbers()[i]) ? SAME : number.mean() + " " + number.sigma());
-            Prediction.Number then = r.numbersBefore()[i];
-            before.add(then == null || then.equals(number) ? SAME : then.mean() + " " + then.sigma());
+            before.add(unlike(r.numbersBefore()[i], number));
+            letGo.add(unlike(r.numbersLetGo()[i], number));
             double share = r.shares()[i];
             shares.add(Double.isNaN(share) ? NONE : share == good.shares()[i] ? SAME : String.valueOf(share));
         }
         line(text, numbers);
         line(text, before);
+        line(text, letGo);
         line(text, shares);
+    }
+
+    private static String unlike(Prediction.@Nullable Number then, Prediction.@Nullable Number number) {
+        return then == null || then.equals(number) ? SAME : then.mean() + " " + then.sigma();
     }
 
     private static void line(StringBuilder text, List<String> cells) {
@@ -154,6 +161,7 @@ final class RecordText {
         Map<String, BitSet> standing = new LinkedHashMap<>();
         Prediction.@Nullable Number[] numbers = new Prediction.Number[good.numbers().length];
         Prediction.@Nullable Number[] before = new Prediction.Number[numbers.length];
+        Prediction.@Nullable Number[] letGo = new Prediction.Number[numbers.length];
         double[] shares = new double[good.shares().length];
         for (String[] cells : lines) {
             switch (cells[0]) {
@@ -167,6 +175,7 @@ final class RecordText {
                 case "stands" -> stands(cells, good.standing(), standing);
                 case "numbers" -> numbers(cells, good.numbers(), numbers);
                 case "before" -> numbers(cells, numbers, before);
+                case "let-go" -> numbers(cells, numbers, letGo);
                 case "shares" -> shares(cells, good.shares(), shares);
                 default -> {
                 }
@@ -177,7 +186,7 @@ final class RecordText {
             throw new IllegalArgumentException("these are no records: they begin with '" + run[0] + "'; take them anew");
         }
         return new Taken(run(run[1], run[2]), new RunRecord(found, reset, new LinkedHashSet<>(ids(run[3])), called, damage, channels, peaks,
-                standing, numbers, before, first, shares).sharing(good));
+                standing, numbers, before, letGo, first, shares).sharing(good));
     }
 
     private static List<String> run(HypothesisId id) {

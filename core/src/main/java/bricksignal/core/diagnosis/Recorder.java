@@ -137,20 +137,25 @@ final class Recorder {
         double to = model.found().to();
         Prediction.Number[] numbers = new Prediction.Number[tests.size()];
         Prediction.Number[] before = new Prediction.Number[tests.size()];
-        Map<String, Double> lastMoments = lastMoments(unit);
+        Prediction.Number[] letGo = new Prediction.Number[tests.size()];
+        Set<Moment> stopped = stoppedBy(unit);
+        Map<String, Double> lastMoments = lastMoments(unit, stopped);
         Trips.Opening opening = trips.in(unit, model);
         VirtualUnit further = opening.notYet(unit);
+        VirtualUnit lettingGo = unit.releasing(ways.left(model.scenarios().stream().map(run -> unit.run(run.id()))));
         Set<String> cutShort = model.moments().stream().filter(moment -> opening.cuts(moment, catalogue.seconds(unit, moment))).map(Moment::id).collect(Collectors.toSet());
         double[] shares = new double[tests.size()];
         for (int i = 0; i < numbers.length; i++) {
             shares[i] = Double.NaN;
             if (tests.get(i) instanceof Test.Reading reading) {
                 Prediction.Number number = number(unit, reading);
-                numbers[i] = like != null && number.equals(like.numbers()[i]) ? like.numbers()[i] : number;
+                Prediction.Number good = like == null ? number : like.numbers()[i];
+                numbers[i] = number.equals(good) ? good : number;
                 Double last = lastMoments.get(reading.moment());
                 Prediction.Number then = cutShort.contains(reading.moment()) ? number(further, reading) : last == null ? number
                         : errors.spread(reading, unit.read(reading, model.moment(reading.moment()).scenario(), last));
-                before[i] = then.equals(numbers[i]) ? numbers[i] : like != null && then.equals(like.numbers()[i]) ? like.numbers()[i] : then;
+                before[i] = shared(then, numbers[i], good);
+                letGo[i] = lettingGo == unit || !stopped.contains(model.moment(reading.moment())) ? numbers[i] : shared(number(lettingGo, reading), numbers[i], good);
             } else if (tests.get(i) instanceof Test.Check check && check.when() != null) {
                 Moment moment = model.moment(check.moment());
                 shares[i] = unit.share(check.when(), moment.scenario(), catalogue.seconds(unit, moment), moment.span());
@@ -165,8 +170,17 @@ final class Recorder {
         });
         Map<String, Map<LampPattern, Double>> found = found(unit);
         Set<String> fails = failing(model, unit, nominal).collect(Collectors.toCollection(LinkedHashSet::new));
-        RunRecord record = new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), Damage.of(model, unit, nominal), channels, peaks(unit), standing(unit, like), numbers, before, foundBefore(unit, found), shares);
+        RunRecord record = new RunRecord(found, lamps(unit.usualRun(), 0, to), fails, called(unit, found), Damage.of(model, unit, nominal), channels, peaks(unit), standing(unit, like), numbers, before, letGo, foundBefore(unit, found), shares);
         return like == null ? record : record.sharing(like);
+    }
+
+    private static Prediction.Number shared(Prediction.Number made, Prediction.Number one, Prediction.Number other) {
+        return made.equals(one) ? one : made.equals(other) ? other : made;
+    }
+
+    /** The moments at which a board of the unit has stopped. */
+    private Set<Moment> stoppedBy(VirtualUnit unit) {
+        return model.moments().stream().filter(moment -> !ways.lead(unit.run(moment.scenario()).at(catalogue.seconds(unit, moment)).unit())).collect(Collectors.toSet());
     }
 
     private Prediction.Number number(VirtualUnit unit, Test.Reading reading) {
@@ -175,15 +189,12 @@ final class Recorder {
     }
 
     /** For each moment at which a board has stopped: a time at which none had yet, in the same run. */
-    private Map<String, Double> lastMoments(VirtualUnit unit) {
+    private Map<String, Double> lastMoments(VirtualUnit unit, Set<Moment> stopped) {
         Map<String, Double> last = new LinkedHashMap<>();
-        for (Moment moment : model.moments()) {
-            Timeline run = unit.run(moment.scenario());
+        for (Moment moment : stopped) {
             double at = catalogue.seconds(unit, moment);
-            if (!ways.lead(run.at(at).unit())) {
-                run.intervals().stream().filter(interval -> interval.end() <= at && ways.lead(interval.unit())).reduce((one, other) -> other)
-                        .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));
-            }
+            unit.run(moment.scenario()).intervals().stream().filter(interval -> interval.end() <= at && ways.lead(interval.unit())).reduce((one, other) -> other)
+                    .ifPresent(interval -> last.put(moment.id(), (interval.start() + interval.end()) / 2));
         }
         return last;
     }

@@ -19,6 +19,7 @@ import java.util.Set;
  * @param standing by moment, which contacts are closed and which flames lit at that instant, a bit for each element of the circuit
  * @param numbers by place of the test in the catalogue, what a reading shows; null elsewhere
  * @param numbersBefore the same as numbers, but where a board has stopped by then as the unit was before it stopped
+ * @param numbersLetGo the same as numbers, but where a board has stopped by then as the unit is when that board lets go of every output
  * @param foundBefore the same as found before a board stops; found itself where none does
  * @param shares by place of the test in the catalogue, the share of the time in which a check says yes; NaN elsewhere
  */
@@ -26,7 +27,16 @@ record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<La
         Map<String, Map<String, Map<LampPattern, Double>>> called, Set<String> damage,
         Map<String, ChannelRun> channels, Map<String, Double> peaks, Map<String, BitSet> standing,
         Prediction.@org.jspecify.annotations.Nullable Number[] numbers, Prediction.@org.jspecify.annotations.Nullable Number[] numbersBefore,
-        Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {
+        Prediction.@org.jspecify.annotations.Nullable Number[] numbersLetGo, Map<String, Map<LampPattern, Double>> foundBefore, double[] shares) {
+
+    /** What a reading shows at a unit whose boards stop so, by place of the test in the catalogue. */
+    Prediction.@org.jspecify.annotations.Nullable Number[] numbers(Stopping stopping) {
+        return switch (stopping) {
+            case AS_DECLARED -> numbers;
+            case NOT_YET -> numbersBefore;
+            case LETS_GO -> numbersLetGo;
+        };
+    }
 
     /** The same, holding what is as in another record only once. */
     RunRecord sharing(RunRecord good) {
@@ -34,7 +44,7 @@ record RunRecord(Map<String, Map<LampPattern, Double>> found, Map<String, Map<La
         Prediction.Number[] shown = sameNumbers ? good.numbers : numbers;
         return new RunRecord(one(found, good.found), one(afterReset, good.afterReset), one(fails, good.fails), one(called, good.called),
                 one(damage, good.damage), one(channels, good.channels), one(peaks, good.peaks), one(standing, good.standing), shown,
-                Arrays.equals(numbersBefore, shown) ? shown : numbersBefore, one(one(foundBefore, found), good.foundBefore),
+                Arrays.equals(numbersBefore, shown) ? shown : numbersBefore, Arrays.equals(numbersLetGo, shown) ? shown : numbersLetGo, one(one(foundBefore, found), good.foundBefore),
                 Arrays.equals(shares, good.shares) ? good.shares : shares);
     }
 

@@ -1,8 +1,9 @@
 package bricksignal.core.diagnosis;
 
 import bricksignal.core.circuit.solve.MeterMode;
-import bricksignal.core.words.Digits;
+import bricksignal.core.words.Message;
 import bricksignal.core.words.MeterUnits;
+import bricksignal.core.words.Unfit;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,21 +25,20 @@ public final class TypedReading {
      * @param text a number with point or comma, and a unit of what the mode measures in any system ({@code 1.2 mbar}, {@code 4.7k}), or
      *     {@code OL} (open) on a mode that can read open
      * @return the value; infinite for OL
-     * @throws IllegalArgumentException if it is no number, could be two numbers, bears a unit of something else, is not finite, or is beyond
+     * @throws Unfit if it is no number, could be two numbers, bears a unit of something else, is not finite, or is beyond
      *     what the mode can show
      */
     public static double parse(MeterMode mode, String text) {
         String typed = text.trim();
         if (open(typed)) {
             if (!mode.canReadOpen()) {
-                throw new IllegalArgumentException("OL says nothing on " + mode.unit() + "; type the number on the display");
+                throw new Unfit("typed.open", unit(mode));
             }
             return Double.POSITIVE_INFINITY;
         }
         double value = withUnit(mode, typed);
         if (value < mode.least() || value > mode.most()) {
-            throw new IllegalArgumentException("'" + typed + "' is beyond what the meter shows on " + mode.unit() + " ("
-                    + Digits.of(mode.least()) + " to " + Digits.of(mode.most()) + "); check range and decimal point");
+            throw new Unfit("typed.beyond", Message.said(typed), new Message.Amount(mode, mode.least()), new Message.Amount(mode, mode.most()));
         }
         return value;
     }
@@ -60,14 +60,13 @@ public final class TypedReading {
             return number;
         }
         return MeterUnits.of(mode, unit).orElseThrow(() -> MeterUnits.ofAnother(unit)
-                ? new IllegalArgumentException("'" + typed + "' is not what the meter shows on " + mode.unit() + "; type the number in " + mode.unit())
+                ? new Unfit("typed.other-unit", Message.said(typed), unit(mode))
                 : noNumber(typed)).of(number);
     }
 
     private static double number(String typed, String digits) {
         if (TWO_THINGS.matcher(digits).matches()) {
-            throw new IllegalArgumentException("'" + typed + "' may be " + digits.replace(",", "") + " or " + digits.replaceAll(",0*$|,", ".")
-                    .replaceAll("\\.$", "") + "; type it without the comma, or with a point");
+            throw new Unfit("typed.two-things", Message.said(typed), Message.said(digits.replace(",", "")), Message.said(digits.replaceAll(",0*$|,", ".").replaceAll("\\.$", "")));
         } else if (GROUPED.matcher(digits).matches()) {
             return Double.parseDouble(digits.replace(",", ""));
         } else if (!PLAIN.matcher(digits).matches()) {
@@ -76,7 +75,11 @@ public final class TypedReading {
         return Double.parseDouble(digits.replace(',', '.'));
     }
 
-    private static IllegalArgumentException noNumber(String typed) {
-        return new IllegalArgumentException("'" + typed + "' is not a number; type what the display shows, such as 26.8");
+    private static Unfit noNumber(String typed) {
+        return new Unfit("typed.no-number", Message.said(typed));
+    }
+
+    private static Message unit(MeterMode mode) {
+        return new Message.Unit(mode, false);
     }
 }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -20,6 +21,14 @@ record Ways(Map<String, Set<String>> states) {
         runs.flatMap(run -> run.intervals().stream()).forEach(interval -> interval.unit().states()
                 .forEach((region, state) -> states.computeIfAbsent(region, key -> new LinkedHashSet<>()).add(state)));
         return new Ways(states);
+    }
+
+    /** The states out of their way in which the boards of a unit stand in its runs, by region. */
+    Map<String, Set<String>> left(Stream<Timeline> runs) {
+        Map<String, Set<String>> left = new LinkedHashMap<>(of(runs).states);
+        left.replaceAll((region, visited) -> visited.stream().filter(state -> !states.getOrDefault(region, Set.of()).contains(state)).collect(Collectors.toCollection(LinkedHashSet::new)));
+        left.values().removeIf(Set::isEmpty);
+        return left;
     }
 
     /** True while none of the boards has stopped. */

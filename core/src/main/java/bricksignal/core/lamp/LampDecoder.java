@@ -1,5 +1,6 @@
 package bricksignal.core.lamp;
 
+import bricksignal.core.words.Unfit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -46,7 +47,7 @@ public final class LampDecoder {
     public static Decoding decode(Taps taps, List<LampPattern> patterns) {
         List<LampPattern> blinking = patterns.stream().filter(LampPattern::blinks).toList();
         if (blinking.isEmpty()) {
-            throw new IllegalArgumentException("no pattern of this lamp blinks; there is nothing to tap");
+            throw new Unfit("taps.no-pattern");
         }
         return decode(taps.sighting(), blinking);
     }

@@ -1,5 +1,7 @@
 package bricksignal.core.lamp;
 
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -22,12 +24,10 @@ public record Taps(List<Double> seconds, List<Double> holds, List<String> marks)
         holds = List.copyOf(holds);
         marks = List.copyOf(marks);
         if (seconds.size() < 2) {
-            throw new IllegalArgumentException(seconds.size() + " tap says nothing of a pattern; tap along for at least two "
-                    + "rounds, or choose the pattern from the list");
+            throw new Unfit("taps.few");
         }
         if (seconds.size() > MOST) {
-            throw new IllegalArgumentException(seconds.size() + " taps are too many; at most " + MOST
-                    + " are read, and two or three rounds are enough");
+            throw new Unfit("taps.many", new Message.Number(seconds.size()), new Message.Number(MOST));
         }
         if (!holds.isEmpty() && holds.size() != seconds.size() || !marks.isEmpty() && marks.size() != seconds.size()) {
             throw new IllegalArgumentException("there are " + seconds.size() + " taps but " + holds.size() + " holds and "
@@ -56,8 +56,7 @@ public record Taps(List<Double> seconds, List<Double> holds, List<String> marks)
                 throw new IllegalArgumentException("tap " + (i + 1) + " is not later than the one before it; times must rise");
             }
             if (pause >= LONGEST_PAUSE_SECONDS) {
-                throw new IllegalArgumentException("there is a pause of " + Math.round(pause) + " s before tap " + (i + 1)
-                        + "; no lamp pauses for a minute. Clear and tap again");
+                throw new Unfit("taps.pause", new Message.Number(Math.round(pause)), new Message.Number(i + 1));
             }
         }
     }

@@ -1,5 +1,7 @@
 package bricksignal.core.lamp;
 
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -35,12 +37,10 @@ public record Trace(List<Double> seconds, List<Double> level, List<Double> aroun
         around = List.copyOf(around);
         colours = List.copyOf(colours);
         if (seconds.size() < FEWEST_SAMPLES) {
-            throw new IllegalArgumentException(seconds.isEmpty() ? "the trace is empty; record the lamp for some seconds"
-                    : seconds.size() + " samples are too few to see a lamp blink; record it for some seconds");
+            throw new Unfit("trace.few", new Message.Number(seconds.size()));
         }
         if (seconds.size() > MOST_SAMPLES) {
-            throw new IllegalArgumentException(seconds.size() + " samples are too many; at most " + MOST_SAMPLES
-                    + " are read, and half a minute is enough");
+            throw new Unfit("trace.many", new Message.Number(seconds.size()), new Message.Number(MOST_SAMPLES));
         }
         if (level.size() != seconds.size() || !around.isEmpty() && around.size() != seconds.size()
                 || !colours.isEmpty() && colours.size() != seconds.size()) {

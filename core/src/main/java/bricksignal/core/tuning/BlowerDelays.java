@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.Message;
 import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,11 @@ final class BlowerDelays extends Calculator {
     @Override
     Map<String, Bounds> customary(Given given) {
         return Map.of("off", new Bounds(0, 300), "on", new Bounds(0, 120));
+    }
+
+    @Override
+    List<Message> facts() {
+        return List.of(told(TradeUnit.DEGREES_APART, NO_DRAUGHT_F, 0));
     }
 
     @Override

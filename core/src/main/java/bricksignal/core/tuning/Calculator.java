@@ -64,7 +64,7 @@ public abstract class Calculator {
         try {
             Given given = Given.of(inputs, numbers, choices);
             Finding found = find(given);
-            return found.stopped(Stream.concat(measuredAgain(given), meansSomethingElse(found, given)).toList());
+            return found.stopped(Stream.concat(Stream.concat(measuredAgain(given), meansSomethingElse(found, given)), found.stops().stream()).toList());
         } catch (Misfit misfit) {
             throw misfit.called(word(misfit.input()));
         }
@@ -101,9 +101,18 @@ public abstract class Calculator {
 
     abstract Finding find(Given given);
 
-    /** Between what a result is by all custom; past it something else is the matter, and {@code stop-NAME} says what. By result; none where any is met. */
+    /** Between what a result is by all custom; past it something else is the matter, and {@code stop-NAME} says what, with the result and the most that it is. By result; none where any is met. */
     Map<String, Bounds> customary(Given given) {
         return Map.of();
+    }
+
+    /** Numbers that its reason and its source name, in the order of their places. */
+    List<Message> facts() {
+        return List.of();
+    }
+
+    private Message grounds(String name) {
+        return word(name, facts().toArray(Message[]::new));
     }
 
     private Stream<Message> measuredAgain(Given given) {
@@ -115,7 +124,8 @@ public abstract class Calculator {
     private Stream<Message> meansSomethingElse(Finding found, Given given) {
         Map<String, Bounds> customary = customary(given);
         return found.results().stream().filter(result -> customary.containsKey(result.id()) && !Known.in(customary, result.id()).hold(result.value()))
-                .map(result -> word("stop-" + result.id(), new Message.Worked(result.unit(), result.value(), result.decimals())));
+                .map(result -> word("stop-" + result.id(), told(result.unit(), result.value(), result.decimals()),
+                        told(result.unit(), Known.in(customary, result.id()).most(), result.decimals())));
     }
 
     /** Words of this calculation. */
@@ -139,6 +149,6 @@ public abstract class Calculator {
 
     /** The finding whose sentence is that of a name; it fills its places. */
     final Finding finding(String says, boolean good, List<Finding.Result> results, @Nullable Curve curve, Message... places) {
-        return new Finding(word("says-" + says, places), good, results, word("reason"), word("source"), curve, List.of());
+        return new Finding(word("says-" + says, places), good, results, grounds("reason"), grounds("source"), curve, List.of());
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
 public final class Calculators {
 
     private static final List<Calculator> ALL = List.of(new GasClocked(), new TemperatureRise(), new StaticPressure(), new BlowerDelays(), new TwoStage(), new ThermostatPace(),
-            new WaterReset(), new WaterFlow(), new ZonesTogether(), new PelletHeat(), new StoveMode(), new HumidityLimit(), new DampLimit(), new FrostInterval(), new ChangeoverLimit(), new DamperPosition(), new ControlCircuit(), new RunCapacitor(), new PhaseUnbalance());
+            new WaterReset(), new WaterFlow(), new ZonesTogether(), new PelletHeat(), new StoveMode(), new HumidityLimit(), new DampLimit(), new FrostInterval(), new ChangeoverLimit(), new EconomizerNow(), new DamperPosition(), new ControlCircuit(), new RunCapacitor(), new PhaseUnbalance());
 
     private Calculators() {
     }

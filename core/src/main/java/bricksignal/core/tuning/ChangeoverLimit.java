@@ -7,8 +7,11 @@ import java.util.List;
 /** The outdoor temperature above which an economizer no longer cools for nothing, by the climate ({@link Changeover}). */
 final class ChangeoverLimit extends Calculator {
 
+    /** Climate zones, a dry one of the mountains first. */
+    static final List<String> ZONES = List.of("5B", "1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5C", "6A", "6B", "7", "8");
+
     ChangeoverLimit() {
-        super("changeover-limit", Input.choice("zone", "5B", "1A", "1B", "2A", "2B", "3A", "3B", "3C", "4A", "4B", "4C", "5A", "5C", "6A", "6B", "7", "8"));
+        super("changeover-limit", Input.choice("zone", ZONES));
     }
 
     @Override

@@ -25,10 +25,25 @@ public record Curve(Axis across, Axis up, List<Stroke> lines, List<Spot> spots) 
     public record Axis(Message label, TradeUnit unit) {
     }
 
+    /** How a line is drawn. */
+    public enum Look {
+        /** As one of those that are asked for. */
+        PLAIN,
+        /** As a line of the paper below them. */
+        FAINT,
+        /** As the upper border of all that is meant. */
+        ALL_BELOW
+    }
+
     /** A line through points in order. */
-    public record Stroke(Message label, List<Point> points) {
+    public record Stroke(Message label, List<Point> points, Look look) {
         public Stroke {
             points = List.copyOf(points);
+        }
+
+        /** One that is asked for. */
+        Stroke(Message label, List<Point> points) {
+            this(label, points, Look.PLAIN);
         }
 
         /** A function between two places. */

@@ -1,5 +1,6 @@
 package bricksignal.core.tuning;
 
+import bricksignal.core.words.Message;
 import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -22,6 +23,11 @@ final class DampLimit extends Calculator {
 
     DampLimit() {
         super("damp-limit", Input.of("room", TradeUnit.FAHRENHEIT, 75, 50, 90), Input.maybe("face", TradeUnit.FAHRENHEIT, 35, 90));
+    }
+
+    @Override
+    List<Message> facts() {
+        return List.of(told(TradeUnit.FAHRENHEIT, DEW_POINT_F, 0));
     }
 
     @Override

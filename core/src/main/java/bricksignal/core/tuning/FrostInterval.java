@@ -2,6 +2,7 @@ package bricksignal.core.tuning;
 
 import bricksignal.core.air.Degrees;
 import bricksignal.core.air.MoistAir;
+import bricksignal.core.words.Message;
 import bricksignal.core.words.TradeUnit;
 import java.util.List;
 
@@ -26,6 +27,11 @@ final class FrostInterval extends Calculator {
 
     FrostInterval() {
         super("frost-interval", Input.of("outdoor", TradeUnit.FAHRENHEIT, 32, -30, 60), Input.of("humidity", TradeUnit.PERCENT, 80, 5, 100));
+    }
+
+    @Override
+    List<Message> facts() {
+        return List.of(told(TradeUnit.DEGREES_APART, COLDER_F, 0), told(TradeUnit.FAHRENHEIT, WORST_F, 0));
     }
 
     @Override

@@ -75,6 +75,11 @@ public sealed interface Input {
 
     /** One of several, the usual one first. */
     static Choice choice(String id, String... options) {
-        return new Choice(id, List.of(options));
+        return choice(id, List.of(options));
+    }
+
+    /** One of these, the usual one first. */
+    static Choice choice(String id, List<String> options) {
+        return new Choice(id, options);
     }
 }

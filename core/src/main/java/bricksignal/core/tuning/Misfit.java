@@ -1,15 +1,15 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 
 /** A number or an option that a calculator cannot take. */
-public final class Misfit extends IllegalArgumentException {
+public final class Misfit extends Unfit {
 
     private static final long serialVersionUID = 1;
 
     private final String input;
     private final transient Message why;
-    private final transient Message label;
 
     /**
      * A misfit.
@@ -23,20 +23,14 @@ public final class Misfit extends IllegalArgumentException {
     }
 
     private Misfit(String input, Message why, Message label) {
-        super(input + ": " + why);
+        super(Message.of("tuning.misfit", label, why));
         this.input = input;
         this.why = why;
-        this.label = label;
     }
 
     /** The same with the input as people call it. */
     Misfit called(Message name) {
         return new Misfit(input, why, name);
-    }
-
-    /** What is the matter, and what it must be. */
-    public Message says() {
-        return Message.of("tuning.misfit", label, why);
     }
 
     public String input() {

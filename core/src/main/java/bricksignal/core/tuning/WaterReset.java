@@ -1,9 +1,11 @@
 package bricksignal.core.tuning;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.Message;
 import bricksignal.core.words.TradeUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /** Water temperature by the weather: the line to set, from the emitter and the design day ({@link ResetLine}). */
 final class WaterReset extends Calculator {
@@ -36,6 +38,11 @@ final class WaterReset extends Calculator {
     Map<String, Bounds> customary(Given given) {
         String emitter = given.choice("emitter");
         return Map.of("hottest", new Bounds(COOLEST_F, emitter.equals("floor") ? FLOOR_F : emitter.equals("air-handler") ? AIR_HANDLER_F : LIMIT_F));
+    }
+
+    @Override
+    List<Message> facts() {
+        return Stream.of("cast-iron", "steel", "copper-fin").map(boiler -> told(TradeUnit.FAHRENHEIT, Known.in(LEAST_RETURN_F, boiler), 0)).toList();
     }
 
     private static void inOrder(Given given) {

@@ -1,5 +1,6 @@
 package bricksignal.core.unit;
 
+import bricksignal.core.board.Board;
 import bricksignal.core.board.Env;
 import bricksignal.core.board.Expr;
 import bricksignal.core.board.Machine;
@@ -63,6 +64,19 @@ public final class VirtualUnit {
             held = held.withStuck(((Element.Conductor) held.circuit().element(id)).closed(true));
         }
         return new VirtualUnit(model, held, solved);
+    }
+
+    /**
+     * The same unit whose boards energize nothing in some states; the unit itself where they energize nothing there anyway.
+     *
+     * @param states by region; a region that a board does not have says nothing of it
+     */
+    public VirtualUnit releasing(Map<String, Set<String>> states) {
+        Machine released = machine;
+        for (Board board : machine.boards()) {
+            released = released.withBoard(board.releasing(states));
+        }
+        return released.boards().equals(machine.boards()) ? this : new VirtualUnit(model, released, solved);
     }
 
     /** True if the unit finds rest all along a scenario; one that does not is run no further. */

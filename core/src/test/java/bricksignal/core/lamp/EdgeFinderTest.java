@@ -132,11 +132,11 @@ class EdgeFinderTest {
     @Test
     void traceThatMakesNoSenseIsRefused() {
         List<Double> ten = IntStream.range(0, 10).mapToObj(i -> (double) i).toList();
-        assertThatThrownBy(() -> new Trace(List.of(), List.of(), List.of(), List.of(), "")).hasMessageContaining("empty");
+        assertThatThrownBy(() -> new Trace(List.of(), List.of(), List.of(), List.of(), "")).hasMessageContaining("trace.few");
         assertThatThrownBy(() -> new Trace(ten, ten.subList(0, 9), List.of(), List.of(), "")).hasMessageContaining("differ");
         List<Double> still = IntStream.range(0, 10).mapToObj(i -> 1.0).toList();
         assertThatThrownBy(() -> new Trace(still, ten, List.of(), List.of(), "")).hasMessageContaining("must rise");
         List<Double> many = IntStream.range(0, 20_001).mapToObj(i -> (double) i).toList();
-        assertThatThrownBy(() -> new Trace(many, many, List.of(), List.of(), "")).hasMessageContaining("20001 samples");
+        assertThatThrownBy(() -> new Trace(many, many, List.of(), List.of(), "")).hasMessageContaining("trace.many").hasMessageContaining("20001");
     }
 }

@@ -72,17 +72,17 @@ class LampDecoderTest {
     void chartWithoutBlinksIsRefused() {
         Taps taps = new Taps(List.of(0.0, 1.0));
         assertThatThrownBy(() -> LampDecoder.decode(taps, List.of(LampPattern.OFF, LampPattern.STEADY)))
-                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("nothing to tap");
+                .isInstanceOf(IllegalArgumentException.class).hasMessageContaining("taps.no-pattern");
     }
 
     @Test
     void oneTapSaysNothing() {
-        assertThatThrownBy(() -> new Taps(List.of(1.0))).hasMessageContaining("at least two");
+        assertThatThrownBy(() -> new Taps(List.of(1.0))).hasMessageContaining("taps.few");
     }
 
     @Test
     void pauseOfAMinuteIsRefused() {
-        assertThatThrownBy(() -> new Taps(List.of(0.0, 1.0, 61.0))).hasMessageContaining("pause of 60 s before tap 3");
+        assertThatThrownBy(() -> new Taps(List.of(0.0, 1.0, 61.0))).hasMessageContaining("taps.pause").hasMessageContaining("60").hasMessageContaining("3");
         assertThat(new Taps(List.of(0.0, 59.9)).sighting().flashes()).hasSize(2);
     }
 
@@ -91,7 +91,7 @@ class LampDecoderTest {
         List<Double> taps = new ArrayList<>(IntStream.range(0, 500).mapToObj(i -> i * 0.5).toList());
         assertThat(new Taps(taps).seconds()).hasSize(500);
         taps.add(251.0);
-        assertThatThrownBy(() -> new Taps(taps)).hasMessageContaining("501 taps");
+        assertThatThrownBy(() -> new Taps(taps)).hasMessageContaining("taps.many").hasMessageContaining("501");
     }
 
     @Test

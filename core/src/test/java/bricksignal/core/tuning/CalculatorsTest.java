@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -197,7 +198,8 @@ class CalculatorsTest {
         assertThat(within.good()).isTrue();
         assertThat(says(found("temperature-rise", "return", 70, "supply", 150))).isEqualTo("faster");
         assertThat(says(found("temperature-rise", "return", 70, "supply", 100))).isEqualTo("slower");
-        assertThatThrownBy(() -> found("temperature-rise", "return", 70, "supply", 70)).hasMessageContaining("supply: ").hasMessageContaining("misfit.not-warmer");
+        assertThatThrownBy(() -> found("temperature-rise", "return", 70, "supply", 70)).hasMessageContaining("misfit.not-warmer")
+                .isInstanceOfSatisfying(Misfit.class, misfit -> assertThat(misfit.input()).isEqualTo("supply"));
     }
 
     /** 110,000 of 100,000 Btu at 3.5 in: by the square of 10/11 it wants 2.89; a turn would take 79.2 s instead of 72. */
@@ -368,6 +370,34 @@ class CalculatorsTest {
     void turnsMakeASmallCurrentLarge() {
         assertThat(number(found("thermostat-pace"), "anticipator")).isCloseTo(0.41, within(1e-9));
         assertThat(number(found("thermostat-pace", "system", "steam"), "on")).isEqualTo(30);
+    }
+
+    /**
+     * 53 out of 54 and 75 °F: wide open, 10 V. 70 measured between them are 5/21 of outdoor air. 54 °F and 60 % has a wet bulb of some 47 on the handbook's chart (from
+     * memory). At 92 °F it is shut to its least: 2 + 8 x 0.2 V.
+     */
+    @Test
+    void economizerSaysWhatItShouldDoAndWhatThreeThermometersSay() {
+        Finding cool = found("economizer", "mixed", 70);
+        assertThat(says(cool)).isEqualTo("free");
+        assertThat(number(cool, "signal")).isEqualTo(10);
+        assertThat(number(cool, "measured")).isCloseTo(100 * 5 / 21.0, within(1e-9));
+        assertThat(number(cool, "wet-bulb")).isBetween(46.5, 48.0);
+        assertThat(cool.curve()).isNotNull().satisfies(chart -> assertThat(chart.lines()).filteredOn(line -> line.look() == Curve.Look.ALL_BELOW).singleElement()
+                .satisfies(border -> assertThat(border.points()).last().extracting(Curve.Point::x).as("75 °F in zone 5B").asInstanceOf(InstanceOfAssertFactories.DOUBLE)
+                        .isCloseTo(75, within(1.01))));
+        Finding hot = found("economizer", "outdoor", 92);
+        assertThat(says(hot)).isEqualTo("not-free");
+        assertThat(number(hot, "signal")).isCloseTo(3.6, within(1e-9));
+        assertThatThrownBy(() -> found("economizer", "outdoor", 74, "mixed", 74)).hasMessageContaining("misfit.no-mixture");
+    }
+
+    /** In a damp climate temperatures alone let damp air in (ASHRAE 90.1, from memory). */
+    @Test
+    void comparisonThatEnergyCodesDoNotAllowStops() {
+        assertThat(found("economizer", "zone", "4A", "changeover", "differential-dry-bulb").stops()).extracting(CalculatorsTest::key).containsExactly("tuning.economizer.stop-codes");
+        assertThat(found("economizer", "zone", "4A", "changeover", "differential-enthalpy").stops()).isEmpty();
+        assertThat(found("economizer", "zone", "5B", "changeover", "differential-dry-bulb").stops()).isEmpty();
     }
 
     /** Whoever types metric numbers finds what somebody with those of the trade finds. */

@@ -2,6 +2,7 @@ package bricksignal.server.change;
 
 import bricksignal.casework.page.ChangeOutPage;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import bricksignal.packs.Overlay;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.overlay.OverlayVersion;
@@ -54,8 +55,7 @@ class ChangeController {
         OverlayVersion version = overlays.version(board, 0);
         Overlay read = overlays.read(version.content());
         if (!read.family().equals(family)) {
-            throw new BadInput("board", "The board '" + board + "' is of the family " + read.family() + ", this unit of " + family
-                    + "; choose a board of its own family.");
+            throw new BadInput("board", Message.of("problem.board-family", Message.said(board), Message.said(read.family()), Message.said(family)));
         }
         return read.model();
     }

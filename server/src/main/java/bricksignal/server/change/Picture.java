@@ -1,5 +1,6 @@
 package bricksignal.server.change;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.BadInput;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -56,7 +57,7 @@ record Picture(int width, int height, byte[] jpeg) {
         try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(file))) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) {
-                throw new BadInput("photo", "This file is no photograph that can be read. Send a JPEG or a PNG.");
+                throw new BadInput("photo", Message.of("problem.photo-none"));
             }
             ImageReader reader = readers.next();
             try {
@@ -69,7 +70,7 @@ record Picture(int width, int height, byte[] jpeg) {
             if (broken instanceof BadInput bad) {
                 throw bad;
             }
-            throw new BadInput("photo", "This photograph is broken and cannot be read. Take it again.");
+            throw new BadInput("photo", Message.of("problem.photo-broken"));
         }
     }
 
@@ -79,15 +80,13 @@ record Picture(int width, int height, byte[] jpeg) {
         int height = reader.getHeight(0);
         long pixels = (long) width * height;
         if (pixels > MOST_PIXELS) {
-            throw new BadInput("photo", "This photograph unpacks to " + pixels / 1_000_000 + " megapixels; at most " + MOST_PIXELS / 1_000_000
-                    + " are read. Send a smaller one.");
+            throw new BadInput("photo", Message.of("problem.photo-pixels", new Message.Number((double) pixels / 1_000_000), new Message.Number(MOST_PIXELS / 1_000_000)));
         }
         int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
         ImageTypeSpecifier type = reader.getImageTypes(0).next();
         long unpacked = pixels / ((long) every * every) * type.getSampleModel().getNumBands() * type.getSampleModel().getSampleSize(0) / Byte.SIZE;
         if (unpacked > MOST_UNPACKED) {
-            throw new BadInput("photo", "This photograph unpacks to " + (unpacked >> MEGABYTE) + " MB; at most " + (MOST_UNPACKED >> MEGABYTE)
-                    + " are read. Save it with 8 bits a colour.");
+            throw new BadInput("photo", Message.of("problem.photo-memory", new Message.Number(unpacked >> MEGABYTE), new Message.Number(MOST_UNPACKED >> MEGABYTE)));
         }
         ImageReadParam how = reader.getDefaultReadParam();
         how.setSourceSubsampling(every, every, 0, 0);
@@ -95,7 +94,7 @@ record Picture(int width, int height, byte[] jpeg) {
         reader.addIIOReadProgressListener(deadline);
         BufferedImage image = reader.read(0, how);
         if (deadline.passed) {
-            throw new BadInput("photo", "This photograph takes longer than " + LONGEST_NANOS / 1_000_000_000L + " s to unpack. Send a smaller one.");
+            throw new BadInput("photo", Message.of("problem.photo-slow", new Message.Number(LONGEST_NANOS / 1_000_000_000L)));
         }
         return image;
     }

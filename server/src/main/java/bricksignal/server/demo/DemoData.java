@@ -8,6 +8,7 @@ import bricksignal.server.account.Qualification;
 import bricksignal.server.account.Qualifications;
 import bricksignal.server.overlay.OverlayService;
 import bricksignal.server.pack.Packs;
+import bricksignal.server.site.Nameplate;
 import bricksignal.server.site.Site;
 import bricksignal.server.site.SiteUnit;
 import bricksignal.server.site.SiteUnits;
@@ -134,6 +135,7 @@ public class DemoData implements ApplicationRunner {
 
     private List<DemoPast.Past> work(Account ines, Account tobin) {
         SiteUnit ferry = unit("Ferry waiting hall", "Pier 1, Skerrow", "Furnace, closet", "closet behind the ticket desk", FURNACE);
+        ferry.nameplate(new Nameplate(null, "K-80-4", "0418-2207", "80,000 Btu/h", null, null, Nameplate.Gas.NATURAL, 40.0));
         SiteUnit loft = unit("Net-mending loft", "Tarry Lane 4, Skerrow", "Furnace, loft", "under the stairs", FURNACE);
         SiteUnit seeds = unit("Seed library", "Upper Green, Little Skerrow", "Furnace, stacks", "plant room", FURNACE);
         SiteUnit climb = unit("Climbing hall", "Old Cannery, Holm", "Furnace, north wall", "mezzanine", FURNACE);

@@ -83,8 +83,7 @@ public class OverlayService {
         BoardOverlay overlay = overlays.findByName(read.id())
                 .orElseGet(() -> overlays.save(new BoardOverlay(UUID.randomUUID(), read.id(), read.family())));
         if (!overlay.family().equals(read.family())) {
-            throw new Conflict("The board '" + read.id() + "' lies over " + overlay.family() + ", this text over "
-                    + read.family() + ". Give it another name.");
+            throw new Conflict(Message.of("problem.board-other", Message.said(read.id()), Message.said(overlay.family()), Message.said(read.family())));
         }
         OverlayVersion last = versions.newestOf(overlay.id()).orElse(null);
         if (last != null && last.content().equals(text)) {

@@ -57,6 +57,7 @@ class Reports {
         ReportPage report = ReportPage.of(standing.now());
         Map<String, Object> values = new LinkedHashMap<>();
         values.put("visit", visit(standing.visit()));
+        values.put("plate", words.of(standing.visit().unit().nameplate().says()));
         values.put("report", json.convertValue(report, FIELDS));
         values.put("rows", rows(report));
         values.put("clock", new Clock(words, day.zone()));

@@ -86,6 +86,20 @@ public class SiteService {
         return unit;
     }
 
+    /** A unit of any site. */
+    @Transactional(readOnly = true)
+    SiteUnit unit(UUID id) {
+        return units.findById(id).orElseThrow(() -> new NotHere(Message.of("problem.no-unit")));
+    }
+
+    @Transactional
+    SiteUnit read(String login, UUID id, Nameplate plate, @Nullable Integer year) {
+        SiteUnit unit = installed(login, id, year);
+        noted(login, unit, "nameplate", unit.nameplate().text(), plate.text());
+        unit.nameplate(plate);
+        return unit;
+    }
+
     @Transactional
     SiteUnit installed(String login, UUID id, @Nullable Integer year) {
         SiteUnit unit = changed(login, id);
@@ -103,7 +117,7 @@ public class SiteService {
 
     /** A unit that this person may change. */
     private SiteUnit changed(String login, UUID id) {
-        SiteUnit unit = units.findById(id).orElseThrow(() -> new NotHere(Message.of("problem.no-unit")));
+        SiteUnit unit = unit(id);
         Account account = accounts.of(login);
         boolean theirs = account.id().equals(unit.madeBy()) || units.openVisits(id, account.id()) > 0;
         changing.must(account.role() == Account.Role.LEAD, theirs, "The unit '" + unit.label() + "'", "Ask the lead, or make a job for it first.");
@@ -118,8 +132,7 @@ public class SiteService {
 
     /** The board that says nothing but what was chosen of a family: one for all units that are chosen so. */
     private @Nullable BoardOverlay chosen(String login, String family, Map<String, String> choices) {
-        Composition composition = packs.composition(family, choices).orElseThrow(() -> new BadInput("choices", "The family '" + family
-                + "' cannot be with " + choices + "; choose from what it has."));
+        Composition composition = packs.composition(family, choices).orElseThrow(() -> new BadInput("choices", Message.of("problem.choices", Message.said(family))));
         return composition.usual() ? null : overlays.chosen(login, composition);
     }
 
@@ -142,8 +155,7 @@ public class SiteService {
         }
         BoardOverlay board = overlays.version(name, 0).overlay();
         if (!board.family().equals(family)) {
-            throw new BadInput("board", "The board '" + name + "' is of the family " + board.family() + ", this unit of "
-                    + family + "; choose a board of its own family.");
+            throw new BadInput("board", Message.of("problem.board-family", Message.said(name), Message.said(board.family()), Message.said(family)));
         }
         return board;
     }

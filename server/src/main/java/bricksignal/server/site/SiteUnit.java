@@ -2,6 +2,7 @@ package bricksignal.server.site;
 
 import bricksignal.server.overlay.BoardOverlay;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
@@ -28,6 +29,9 @@ public class SiteUnit {
     private @Nullable BoardOverlay overlay;
     @Column(name = "installed_year")
     private @Nullable Integer installedYear;
+
+    @Embedded
+    private @Nullable Nameplate nameplate;
 
     @Column(name = "made_by")
     private @Nullable UUID madeBy;
@@ -82,6 +86,16 @@ public class SiteUnit {
     /** Who made it, or null where nobody knows. */
     public @Nullable UUID madeBy() {
         return madeBy;
+    }
+
+    /** What stands on its nameplate, as far as it was typed. */
+    public Nameplate nameplate() {
+        return nameplate == null ? Nameplate.UNREAD : nameplate;
+    }
+
+    /** Says what stands on it. */
+    public void nameplate(Nameplate plate) {
+        nameplate = plate;
     }
 
     /** The year it was put in, or null where nobody said. */

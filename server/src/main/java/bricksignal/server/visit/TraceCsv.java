@@ -51,8 +51,7 @@ record TraceCsv(Columns columns, List<String> notes) {
                 }
                 double at = number(row, time);
                 if (at < 0 || !seconds.isEmpty() && at <= seconds.get(seconds.size() - 1)) {
-                    throw new BadInput("file", "Row " + row.getRecordNumber() + ": the time " + at + " s "
-                            + (at < 0 ? "is negative" : "is not later than the one before it") + ". Times start at 0 and rise.");
+                    throw new BadInput("file", Message.of("problem.csv-time", new Message.Number(row.getRecordNumber()), new Message.Number(at)));
                 }
                 seconds.add(at);
                 levels.add(number(row, level));
@@ -65,8 +64,7 @@ record TraceCsv(Columns columns, List<String> notes) {
             }
             return of(seconds, levels, beside, List.of());
         } catch (IOException | IllegalArgumentException | java.io.UncheckedIOException broken) {
-            throw new BadInput("file", "This is not a CSV file that can be read: " + broken.getMessage()
-                    + ". Give a header 'seconds,brightness' and a row for each sample.");
+            throw new BadInput("file", Message.of("problem.csv-broken"));
         }
     }
 
@@ -76,8 +74,7 @@ record TraceCsv(Columns columns, List<String> notes) {
 
     private static String column(CSVParser rows, List<String> names, String wanted) {
         return rows.getHeaderNames().stream().filter(n -> names.contains(n.toLowerCase(Locale.ROOT))).findFirst()
-                .orElseThrow(() -> new BadInput("file", "There is no column '" + wanted + "'; the columns are "
-                        + rows.getHeaderNames() + ". Give a header 'seconds,brightness'."));
+                .orElseThrow(() -> new BadInput("file", Message.of("problem.csv-column", Message.said(wanted), Message.said(String.join(", ", rows.getHeaderNames())))));
     }
 
     private static double number(CSVRecord row, String column) {
