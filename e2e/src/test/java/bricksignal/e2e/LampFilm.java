@@ -13,7 +13,11 @@ final class LampFilm {
 
     private static final int WIDTH = 160;
     private static final int HEIGHT = 120;
-    private static final int RATE = 30;
+    /** Pictures a second: each length of a lamp is a whole number of them. */
+    static final int RATE = 20;
+    /** The shortest that a lamp of ours is lit, seconds (LampPart: heartbeat). */
+    static final double SHORTEST_FLASH = 0.15;
+
     private static final int ROOM = 50;
     private static final int LAMP = 210;
     private static final int RADIUS = 7;

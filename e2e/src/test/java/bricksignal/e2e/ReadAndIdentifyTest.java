@@ -27,6 +27,10 @@ import org.openqa.selenium.support.ui.Select;
 @ExtendWith(RunningServer.class)
 class ReadAndIdentifyTest {
 
+    private static final int MOST_RECORDINGS = 4;
+    /** Ours: of the pictures of a film that came in its time; below it the lamp's lengths are off by more than half of what tells a heartbeat from two flashes. */
+    private static final double LEAST_RATE = 0.85;
+
     private final RunningServer.Instance server;
 
     ReadAndIdentifyTest(RunningServer.Instance server) {
@@ -69,12 +73,33 @@ class ReadAndIdentifyTest {
             browser.waitFor(() -> Boolean.TRUE.equals(browser.driver().executeScript(
                     "const v = document.querySelector('[data-test=camera]'); return v && v.videoWidth > 0")));
             new Actions(browser.driver()).moveToElement(browser.see("[data-test=camera]"), 20, beside).click().perform();
-            browser.press("[data-test=record]");
-            browser.see("[data-test=stop-recording]");
-            browser.waitFor(() -> browser.shows("[data-test=keep-trace]"));
+            recorded(browser);
             assertThat(browser.driver().findElement(By.cssSelector("[data-test=trace] li")).getText()).startsWith(pattern);
             browser.press("[data-test=keep-trace]");
             assertThat(browser.text("[data-test=lamp-read] .pattern")).startsWith(pattern);
+        }
+    }
+
+    /**
+     * One recording. Where the machine was so busy that pictures came late, the film played slower than it was made and the recording is of another lamp; somebody would record
+     * once more, and so does this, at most four times.
+     */
+    private static void recorded(Browser browser) {
+        for (int i = 0; i < MOST_RECORDINGS; i++) {
+            browser.driver().executeScript("""
+                    const film = document.querySelector('[data-test=camera]');
+                    window.pictures = [];
+                    const came = (now, picture) => { window.pictures.push(picture.captureTime ?? now); film.requestVideoFrameCallback(came) };
+                    film.requestVideoFrameCallback(came)""");
+            browser.press("[data-test=record]");
+            browser.see("[data-test=stop-recording]");
+            browser.waitFor(() -> browser.shows("[data-test=keep-trace]"));
+            double late = ((Number) browser.driver().executeScript("return Math.max(...window.pictures.map((at, i) => i ? at - window.pictures[i - 1] : 0)) / 1000")).doubleValue();
+            double rate = ((Number) browser.driver().executeScript("return 1000 * window.pictures.length / (window.pictures.at(-1) - window.pictures[0])")).doubleValue();
+            if (late < LampFilm.SHORTEST_FLASH && rate > LEAST_RATE * LampFilm.RATE || i == MOST_RECORDINGS - 1) {
+                return;
+            }
+            browser.press("[data-test=drop-trace]");
         }
     }
 
