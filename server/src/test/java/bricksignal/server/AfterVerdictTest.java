@@ -99,7 +99,7 @@ class AfterVerdictTest {
         JsonNode rates = odile.get("/api/policy/rates").json();
         Map<String, Object> dearer = new java.util.LinkedHashMap<>(asMap(rates));
         dearer.put("unitPrice", -1);
-        assertThat(odile.post("/api/policy/rates", dearer).detail()).contains("unitPrice", "-1");
+        assertThat(odile.post("/api/policy/rates", dearer).detail()).contains("price of a new unit", "-1");
         assertThat(odile.get("/api/policy/rates").json()).isEqualTo(rates);
         assertThat(ines.post("/api/policy/rates", asMap(rates)).status()).isEqualTo(403);
         assertThat(odile.post("/api/policy/rates", asMap(rates)).json()).isEqualTo(rates);

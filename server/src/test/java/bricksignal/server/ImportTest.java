@@ -75,7 +75,7 @@ class ImportTest {
         }));
         assertThat(reply.status()).as(reply.body()).isEqualTo(200);
         assertThat(reply.json().get("closed").asBoolean()).isFalse();
-        assertThat(said(reply)).anyMatch(line -> line.contains("FIXED") && line.contains("left open")).anyMatch(line -> line.startsWith("The verdict"));
+        assertThat(said(reply)).anyMatch(line -> line.contains("Fixed on this visit") && line.contains("left open")).anyMatch(line -> line.startsWith("The verdict"));
         JsonNode opened = odile.opened(reply.json().get("id").asString());
         assertThat(opened.get("job").get("brought").asBoolean()).as("marked as taken in").isTrue();
         assertThat(opened.get("job").get("state").asString()).isEqualTo("OPEN");

@@ -1,5 +1,7 @@
 package bricksignal.core.costing;
 
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import java.util.List;
 
 /**
@@ -13,7 +15,7 @@ public record Ageing(double shape, double scaleYears) {
 
     public Ageing {
         if (!(shape > 0) || !(scaleYears > 0) || Double.isInfinite(shape) || Double.isInfinite(scaleYears)) {
-            throw new IllegalArgumentException("ageing: shape is " + shape + " and scale " + scaleYears + " years; both must be above 0");
+            throw new Unfit("rate.ageing", new Message.Number(shape), new Message.Number(scaleYears));
         }
     }
 

@@ -1,5 +1,9 @@
 package bricksignal.core.costing;
 
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
+import java.util.function.DoubleFunction;
+
 /**
  * What things cost a company beside labour and trips.
  *
@@ -27,21 +31,21 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
     private static final double LONGEST_YEARS = 40;
 
     public Rates {
-        within("counterMarkup", counterMarkup, 0, 10);
+        share("counterMarkup", counterMarkup, 10);
         within("counterHours", counterHours, 0, 24 * YEAR_DAYS);
         within("tripHours", tripHours, 0, 24 * YEAR_DAYS);
-        within("tax", tax, 0, 1);
+        share("tax", tax, 1);
         within("quoteDays", quoteDays, 1, YEAR_DAYS);
         within("warrantyYears", warrantyYears, 0, LONGEST_YEARS);
         within("unitPrice", unitPrice, 0, 1e6);
         within("unitHours", unitHours, 0, 24 * YEAR_DAYS);
         within("unitYears", unitYears, 1, 2 * LONGEST_YEARS);
         within("disposal", disposal, 0, 1e6);
-        within("interest", interest, 0, 1);
+        share("interest", interest, 1);
         within("horizonYears", horizonYears, 1, LONGEST_YEARS);
         within("vanLitres", vanLitres, 1, 20_000);
         if (currency.isBlank() || currency.length() > LONGEST_SIGN) {
-            throw new IllegalArgumentException("currency is '" + currency + "'; it must have 1 to " + LONGEST_SIGN + " characters");
+            throw new Unfit("rate.sign", Message.said(currency), new Message.Number(LONGEST_SIGN));
         }
     }
 
@@ -52,8 +56,16 @@ public record Rates(String currency, double counterMarkup, double counterHours, 
     }
 
     private static void within(String name, double value, double least, double most) {
+        within(name, value, least, most, Message.Number::new);
+    }
+
+    private static void share(String name, double value, double most) {
+        within(name, value, 0, most, Message.Share::new);
+    }
+
+    private static void within(String name, double value, double least, double most, DoubleFunction<Message> told) {
         if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(name + " is " + value + "; it must lie between " + least + " and " + most);
+            throw new Unfit("rate.out", Message.of("rate." + name), told.apply(value), told.apply(least), told.apply(most));
         }
     }
 

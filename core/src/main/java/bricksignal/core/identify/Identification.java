@@ -1,6 +1,8 @@
 package bricksignal.core.identify;
 
 import bricksignal.core.Known;
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -48,10 +50,10 @@ public final class Identification {
         }
         answers.forEach((id, answer) -> {
             Question asked = questions.stream().filter(q -> q.id().equals(id)).findFirst().orElseThrow(
-                    () -> new IllegalArgumentException("there is no question '" + id + "'"));
+                    () -> new Unfit("identify.no-question", Message.said(id)));
             if (!answer.isEmpty() && !asked.answers().containsKey(answer)) {
-                throw new IllegalArgumentException("'" + answer + "' is no answer to '" + asked.text() + "'; choose one of "
-                        + asked.answers().keySet());
+                throw new Unfit("identify.no-answer", Message.said(answer), Message.said(asked.text()),
+                        Message.items(Message.Joint.COMMA, asked.answers().values().stream().map(Message::said).toList()));
             }
         });
         return new Identification(questions, new LinkedHashMap<>(traits), answers);

@@ -101,6 +101,6 @@ class WaysOutTest {
         assertThatThrownBy(() -> of(part("x", Part.Kind.PART, 1, true), 1.2, List.of(), false)).hasMessageContaining("1.2");
         assertThatThrownBy(() -> new Situation(POLICY, RATES, List.of(), 1, List.of(), 1, 0, -3, false)).hasMessageContaining("-3");
         assertThatThrownBy(() -> new Rates("SKD", -0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10))).hasMessageContaining("counterMarkup");
-        assertThatThrownBy(() -> new Rates(" ", 0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10))).hasMessageContaining("currency");
+        assertThatThrownBy(() -> new Rates(" ", 0.1, 2, 48, 0.1, 30, 2, 3000, 96, 20, 100, 0.05, 10, 250, new Ageing(1, 10))).hasMessageContaining("rate.sign");
     }
 }

@@ -67,7 +67,7 @@ class IdentificationTest {
 
     @Test
     void unknownAnswerIsRefusedWithWhatThereIs() {
-        assertThatThrownBy(() -> after("fuel", "coal")).hasMessageContaining("'coal'").hasMessageContaining("gas");
-        assertThatThrownBy(() -> after("age", "old")).hasMessageContaining("no question 'age'");
+        assertThatThrownBy(() -> after("fuel", "coal")).hasMessageContaining("identify.no-answer").hasMessageContaining("coal").hasMessageContaining("gas");
+        assertThatThrownBy(() -> after("age", "old")).hasMessageContaining("identify.no-question").hasMessageContaining("age");
     }
 }

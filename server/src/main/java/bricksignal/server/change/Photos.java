@@ -1,5 +1,6 @@
 package bricksignal.server.change;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.problem.Conflict;
 import bricksignal.server.problem.NotHere;
@@ -40,7 +41,7 @@ public class Photos {
     /** Keeps one; the same again is the same row. */
     @Transactional
     Photo keep(String login, UUID visit, UUID id, String label, Picture picture) {
-        boolean closed = visits.locked(visit).orElseThrow(() -> new NotHere("There is no such visit.")).closed();
+        boolean closed = visits.locked(visit).orElseThrow(() -> new NotHere(Message.of("problem.no-visit"))).closed();
         Photo known = rows.findById(id).orElse(null);
         if (known != null && known.visitId().equals(visit)) {
             return known;
@@ -49,10 +50,10 @@ public class Photos {
             throw new Conflict("Photograph " + id + " belongs to another visit. Send it with a new id.");
         }
         if (closed) {
-            throw new Conflict("This visit was closed and is kept as it is. Open it again, and then take the photograph.");
+            throw new Conflict(Message.of("problem.photo-closed"));
         }
         if (rows.countByVisitId(visit) >= MOST) {
-            throw new Conflict("This visit has " + MOST + " photographs, as many as are kept. What this one shows can be written as a note.");
+            throw new Conflict(Message.of("problem.photo-most", new Message.Number(MOST)));
         }
         return rows.save(new Photo(id, visit, accounts.of(login).id(), clock.instant(), label, picture));
     }
@@ -64,7 +65,7 @@ public class Photos {
 
     @Transactional(readOnly = true)
     Photo one(UUID visit, UUID id) {
-        return rows.findById(id).filter(photo -> photo.visitId().equals(visit)).orElseThrow(() -> new NotHere("There is no such photograph of this visit."));
+        return rows.findById(id).filter(photo -> photo.visitId().equals(visit)).orElseThrow(() -> new NotHere(Message.of("problem.no-photo")));
     }
 
     /** Says whether it is on the report. */

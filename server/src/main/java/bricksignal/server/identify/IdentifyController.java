@@ -5,6 +5,7 @@ import bricksignal.core.identify.Identification;
 import bricksignal.core.identify.Question;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.words.Phrase;
+import bricksignal.core.words.Unfit;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
 import bricksignal.packs.Vocabulary;
@@ -79,8 +80,8 @@ class IdentifyController {
             Identification now = Identification.of(List.copyOf(Vocabulary.questions().values()), traits, given.answers());
             List<CandidateView> candidates = now.families().entrySet().stream().map(e -> candidate(Known.in(compositions, e.getKey()), e.getValue())).toList();
             return new IdentifyView(candidates, kinds(candidates), now.next().map(q -> question(now, q)).orElse(null), given.answers().size());
-        } catch (IllegalArgumentException refused) {
-            throw new BadInput("answers", refused.getMessage() + ".");
+        } catch (Unfit refused) {
+            throw new BadInput("answers", refused.says());
         }
     }
 

@@ -1,5 +1,6 @@
 package bricksignal.server.log;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.problem.Conflict;
 import jakarta.persistence.EntityManager;
 import java.util.List;
@@ -51,7 +52,7 @@ public class EvidenceLog {
         List<UUID> ids = all.stream().map(Evidence::id).toList();
         entities.createQuery("select e.id from Evidence e where e.id in :ids", UUID.class).setParameter("ids", ids).setMaxResults(1).getResultStream().findFirst()
                 .ifPresent(known -> {
-                    throw new Conflict("Entry " + known + " is in the log of another visit already. Nothing was taken in.");
+                    throw new Conflict(Message.of("import.entry-elsewhere", Message.said(known.toString())));
                 });
         all.forEach(entities::persist);
         entities.flush();

@@ -1,5 +1,6 @@
 package bricksignal.server.ownpack;
 
+import bricksignal.core.words.Message;
 import bricksignal.packs.Family;
 import bricksignal.packs.PackException;
 import bricksignal.packs.PackLibrary;
@@ -57,7 +58,7 @@ class OwnPackService {
 
         OwnPackVersion version(int number) {
             return versions.stream().filter(v -> v.version() == number).findFirst()
-                    .orElseThrow(() -> new NotHere("There is no version " + number + " of the pack '" + pack.name() + "'."));
+                    .orElseThrow(() -> new NotHere(Message.of("problem.no-pack-version", Message.said(pack.name()), new Message.Number(number))));
         }
     }
 
@@ -121,7 +122,7 @@ class OwnPackService {
     @Transactional(readOnly = true)
     public Kept kept(String name) {
         return list.findById(name).map(this::kept)
-                .orElseThrow(() -> new NotHere("There is no pack '" + name + "' of the company."));
+                .orElseThrow(() -> new NotHere(Message.of("problem.no-pack", Message.said(name))));
     }
 
     private Kept kept(OwnPack pack) {
@@ -139,8 +140,7 @@ class OwnPackService {
         if (check.usable()) {
             Family family = Family.of(text);
             if (PackLibrary.ids().contains(family.id())) {
-                throw new Conflict("The family '" + family.id() + "' ships with the application. Give this one another name: pack: "
-                        + family.id() + "-own.");
+                throw new Conflict(Message.of("problem.pack-ships", Message.said(family.id())));
             }
             transaction.executeWithoutResult(status -> add(login, family));
             now(family.id());
@@ -168,8 +168,7 @@ class OwnPackService {
         try {
             PackReader.read(Family.of(kept(name).version(version).content()).text(Map.of()));
         } catch (PackException outOfDate) {
-            throw new Conflict("Version " + version + " of the pack '" + name + "' cannot be read any more: " + outOfDate.problems().get(0)
-                    + ". Open it, correct it and keep it as a new version.");
+            throw new Conflict(Message.of("problem.pack-unreadable", new Message.Number(version), Message.said(name), Message.said(outOfDate.problems().get(0).toString())));
         }
         transaction.executeWithoutResult(status -> {
             Kept kept = kept(name);

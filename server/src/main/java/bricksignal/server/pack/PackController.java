@@ -8,6 +8,7 @@ import bricksignal.core.Known;
 import bricksignal.core.diagnosis.TimingDiagram;
 import bricksignal.core.diagnosis.plan.Policy;
 import bricksignal.core.unit.UnitModel;
+import bricksignal.core.words.Message;
 import bricksignal.core.words.Phrase;
 import bricksignal.packs.Composition;
 import bricksignal.packs.Family;
@@ -111,12 +112,11 @@ class PackController {
     /** The composition that is asked for by {@code choice=ignition:spark}; the usual options where nothing is. */
     private Composition composition(String id, List<String> asked) {
         if (packs.model(id).isEmpty()) {
-            throw new NotHere("There is no pack '" + id + "'.");
+            throw new NotHere(Message.of("problem.no-family", Message.said(id)));
         }
         Map<String, String> chosen = new LinkedHashMap<>();
         asked.forEach(one -> chosen.put(one.replaceFirst(":.*", ""), one.replaceFirst("^[^:]*:?", "")));
-        return packs.composition(id, chosen).orElseThrow(() -> new BadInput("choice", "There is no '" + id + "' with "
-                + String.join(", ", asked) + "; choose from what the family has."));
+        return packs.composition(id, chosen).orElseThrow(() -> new BadInput("choice", Message.of("problem.choices", Message.said(id))));
     }
 
     /** Reads a text that somebody wrote, runs and proves every fault of it; nothing is kept. */

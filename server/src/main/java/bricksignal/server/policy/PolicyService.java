@@ -2,6 +2,8 @@ package bricksignal.server.policy;
 
 import bricksignal.core.costing.Rates;
 import bricksignal.core.diagnosis.plan.Policy;
+import bricksignal.core.words.Message;
+import bricksignal.core.words.Unfit;
 import bricksignal.server.problem.BadInput;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
@@ -74,7 +76,7 @@ public class PolicyService {
             while (cause.getCause() != null) {
                 cause = cause.getCause();
             }
-            throw new BadInput("rates", "These rates cannot be kept: " + cause.getMessage() + ".");
+            throw new BadInput("rates", cause instanceof Unfit unfit ? unfit.says() : Message.of("rate.none", Message.said(String.valueOf(cause.getMessage()))));
         }
     }
 

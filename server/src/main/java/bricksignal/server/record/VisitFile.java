@@ -1,5 +1,6 @@
 package bricksignal.server.record;
 
+import bricksignal.core.words.Message;
 import bricksignal.server.log.Evidence;
 import bricksignal.server.overlay.OverlayVersion;
 import bricksignal.server.pack.Packs;
@@ -125,8 +126,7 @@ class VisitFile {
     RecordController.TakenIn takenIn(String login, Map<String, Object> document) {
         Object version = document.get("version");
         if (FORMAT.equals(document.get("format")) && !Integer.valueOf(VERSION).equals(version)) {
-            throw new BadInput("version", "This file is of version " + version + " of the format; version " + VERSION + " is read. Write it again with an "
-                    + "application of this version.");
+            throw new BadInput("version", Message.of("import.version", Message.said(String.valueOf(version)), new Message.Number(VERSION)));
         }
         most(document, "entries", MOST_ENTRIES);
         most(document, "events", MOST_EVENTS);
@@ -134,7 +134,7 @@ class VisitFile {
         List<Error> misfits = schema.validate(read);
         if (!misfits.isEmpty()) {
             String place = misfits.get(0).getInstanceLocation().toString();
-            throw new BadInput("file", "This is no visit that can be taken in: " + (place.isEmpty() ? "the file" : place) + ": " + misfits.get(0).getMessage() + ".");
+            throw new BadInput("file", Message.of("import.no-visit", Message.said(place.isEmpty() ? "/" : place), Message.said(misfits.get(0).getMessage())));
         }
         Foreign foreign = foreign(read);
         VisitImport.Taken taken = imports.takeIn(login, foreign);
@@ -144,7 +144,7 @@ class VisitFile {
     /** Before each of them is looked at. */
     private static void most(Map<String, Object> document, String field, int most) {
         if (document.get(field) instanceof List<?> list && list.size() > most) {
-            throw new BadInput(field, "The file has " + list.size() + " " + field + ", and a visit at most " + most + ". Nothing was taken in.");
+            throw new BadInput(field, Message.of("import.most." + field, new Message.Number(list.size()), new Message.Number(most)));
         }
     }
 
@@ -174,7 +174,7 @@ class VisitFile {
         try {
             return LocalDate.parse(from.get(field).asString());
         } catch (java.time.format.DateTimeParseException notADay) {
-            throw new BadInput(field, "'" + from.get(field).asString() + "' is no day; write it as 2026-11-27.");
+            throw new BadInput(field, Message.of("import.no-day", Message.said(from.get(field).asString())));
         }
     }
 
@@ -182,7 +182,7 @@ class VisitFile {
         try {
             return Instant.parse(from.get(field).asString());
         } catch (java.time.format.DateTimeParseException notATime) {
-            throw new BadInput(field, "'" + from.get(field).asString() + "' is no time; write it as 2026-11-27T14:30:00Z.");
+            throw new BadInput(field, Message.of("import.no-time", Message.said(from.get(field).asString())));
         }
     }
 }

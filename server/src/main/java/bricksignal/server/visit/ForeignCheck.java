@@ -4,6 +4,7 @@ import bricksignal.casework.Case;
 import bricksignal.casework.CaseUnit;
 import bricksignal.casework.Replay;
 import bricksignal.casework.page.Details;
+import bricksignal.core.words.Message;
 import bricksignal.packs.PackException;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.Accounts;
@@ -84,7 +85,7 @@ class ForeignCheck {
      * @param left what was not taken over, in words
      */
     record Checked(SiteUnit unit, Account there, String digest, @Nullable OverlayVersion board, List<Evidence> rows, Details.@Nullable Concluded concluded,
-            String verdict, String allowed, List<String> left) {
+            String verdict, String allowed, List<Message> left) {
     }
 
     /**
@@ -103,7 +104,7 @@ class ForeignCheck {
         from.entries().forEach(one -> makers.put(one.id(), here(people, one.by())));
         Replay replay = replayed(from, unit, ready, makers);
         Foreign.End end = from.end();
-        Optional<String> open = end == null ? Optional.empty() : service.keepsOpen(replay.now(), end.outcome());
+        Optional<Message> open = end == null ? Optional.empty() : service.keepsOpen(replay.now(), end.outcome());
         Details.Concluded concluded = end == null ? null : workbench.at(() -> Details.concluded(replay.now()));
         String verdict = concluded == null ? "" : words.kept(concluded.verdict());
         List<Evidence> rows = replay.taken().stream().map(kept -> json.written(kept, from.id(), Optional.ofNullable(makers.get(UUID.fromString(kept.id()))).orElseThrow().id()))
@@ -124,26 +125,25 @@ class ForeignCheck {
         try {
             CaseUnit unit = packs.unit(ref);
             if (!unit.model().id().equals(from.family())) {
-                throw new BadInput("text", "The text of the file is of the family '" + unit.model().id() + "', and its unit of '" + from.family() + "'. Nothing was taken in.");
+                throw new BadInput("text", Message.of("import.text-family", Message.said(unit.model().id()), Message.said(from.family())));
             }
             return unit;
         } catch (PackException unreadable) {
-            throw new BadInput("text", "The family that the visit was read with cannot be read here, so its entries cannot be checked: " + unreadable.getMessage()
-                    + " Nothing was taken in.");
+            throw new BadInput("text", Message.of("import.text-unreadable", Message.said(String.valueOf(unreadable.getMessage()))));
         }
     }
 
-    private List<String> left(Foreign from, Replay replay, Optional<String> open, String verdict) {
-        List<String> left = new ArrayList<>();
-        replay.left().stream().limit(MOST_SAID).forEach(one -> left.add("Entry " + one.id() + " (" + one.kind() + "): " + words.sentence(one.why())));
+    private List<Message> left(Foreign from, Replay replay, Optional<Message> open, String verdict) {
+        List<Message> left = new ArrayList<>();
+        replay.left().stream().limit(MOST_SAID).forEach(one -> left.add(Message.of("import.left-entry", Message.said(one.id()), Message.said(one.kind().toString()), one.why())));
         if (replay.left().size() > MOST_SAID) {
-            left.add("And " + (replay.left().size() - MOST_SAID) + " more entries.");
+            left.add(Message.of("import.left-more", new Message.Number(replay.left().size() - MOST_SAID)));
         }
         Foreign.End end = from.end();
         if (end != null) {
-            open.ifPresent(why -> left.add("The end: the file says " + end.outcome() + " on " + day.of(end.at()) + ", and the visit is left open. " + why));
+            open.ifPresent(why -> left.add(Message.of("import.left-end", Message.of("doc.outcome." + end.outcome()), Message.said(day.of(end.at()).toString()), why)));
             if (!verdict.equals(end.verdict())) {
-                left.add("The verdict: the file says '" + end.verdict() + "'; its entries say '" + verdict + "'.");
+                left.add(Message.of("import.left-verdict", Message.said(end.verdict()), Message.said(verdict)));
             }
         }
         return left;
@@ -157,8 +157,7 @@ class ForeignCheck {
     }
 
     private static Account here(Map<String, Account> people, String login) {
-        return Optional.ofNullable(people.get(login)).orElseThrow(() -> new BadInput("technician", "No one here has the login '" + login
-                + "'. Write into the file the login that this person has here. Nothing was taken in."));
+        return Optional.ofNullable(people.get(login)).orElseThrow(() -> new BadInput("technician", Message.of("import.no-login", Message.said(login))));
     }
 
     /** Days and times must be some that a visit here could have. */
@@ -169,28 +168,25 @@ class ForeignCheck {
         Stream<@Nullable Instant> outside = Stream.of(from.openedAt(), end == null ? null : end.at());
         Stream.of(outside, from.entries().stream().map(Foreign.Logged::madeAt), from.events().stream().map(Foreign.Event::at)).flatMap(all -> all).filter(at -> at != null
                 && (at.isAfter(last) || at.isBefore(VisitDays.FIRST_MOMENT))).findFirst().ifPresent(at -> {
-                    throw new BadInput("at", "The file tells of " + at + ", and a visit lies between the year 2000 and today. Correct the file. Nothing was taken in.");
+                    throw new BadInput("at", Message.of("import.time", Message.said(at.toString())));
                 });
         Instant opened = from.openedAt();
         if (end != null && (opened == null || end.at().isBefore(opened))) {
-            throw new BadInput("end", "The file says that the visit ended at " + end.at() + ", and that it began " + (opened == null ? "never" : "at " + opened)
-                    + ". Correct the file. Nothing was taken in.");
+            throw new BadInput("end", opened == null ? Message.of("import.never-began", Message.said(end.at().toString()))
+                    : Message.of("import.ended-before", Message.said(end.at().toString()), Message.said(opened.toString())));
         }
     }
 
     private SiteUnit unit(Foreign from) {
-        SiteUnit unit = units.findById(from.unit()).orElseThrow(() -> new BadInput("unit", "The visit is of a unit that is not here (" + from.unit()
-                + "). Make the unit first, and put its id into the file."));
+        SiteUnit unit = units.findById(from.unit()).orElseThrow(() -> new BadInput("unit", Message.of("import.no-unit", Message.said(from.unit().toString()))));
         if (!unit.pack().equals(from.family())) {
-            throw new BadInput("unit", "The visit is of a unit of the family '" + from.family() + "', and the unit of that id here is of '" + unit.pack()
-                    + "'. Choose the file of this unit.");
+            throw new BadInput("unit", Message.of("import.unit-family", Message.said(from.family()), Message.said(unit.pack())));
         }
         return unit;
     }
 
     private @Nullable OverlayVersion board(Foreign from) {
         UUID board = from.board();
-        return board == null ? null : overlays.findById(board).orElseThrow(() -> new BadInput("board", "The visit was closed with a version of a "
-                + "board that is not here (" + board + "). Take in the board first."));
+        return board == null ? null : overlays.findById(board).orElseThrow(() -> new BadInput("board", Message.of("import.no-board", Message.said(board.toString()))));
     }
 }

@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.casework.page.Details;
+import bricksignal.core.words.Message;
 import bricksignal.server.account.Account;
 import bricksignal.server.account.SessionAccounts;
 import bricksignal.server.log.Evidence;
@@ -8,10 +9,13 @@ import bricksignal.server.log.EvidenceLog;
 import bricksignal.server.policy.CompanyDay;
 import bricksignal.server.problem.BadInput;
 import bricksignal.server.problem.Conflict;
+import bricksignal.server.words.Words;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -29,15 +33,17 @@ public class VisitImport {
     private final SessionAccounts sessions;
     private final ForeignCheck check;
     private final CompanyDay day;
+    private final Words words;
     private final TransactionTemplate transaction;
 
-    VisitImport(Visits visits, VisitEvents events, EvidenceLog log, SessionAccounts sessions, ForeignCheck check, CompanyDay day, TransactionTemplate transaction) {
+    VisitImport(Visits visits, VisitEvents events, EvidenceLog log, SessionAccounts sessions, ForeignCheck check, CompanyDay day, Words words, TransactionTemplate transaction) {
         this.visits = visits;
         this.events = events;
         this.log = log;
         this.sessions = sessions;
         this.check = check;
         this.day = day;
+        this.words = words;
         this.transaction = transaction;
     }
 
@@ -58,7 +64,7 @@ public class VisitImport {
         }
         ForeignCheck.Checked checked = check.checked(from);
         transaction.executeWithoutResult(status -> written(sessions.of(login), from, checked));
-        return new Taken(checked.rows().size(), checked.concluded() != null, checked.left());
+        return new Taken(checked.rows().size(), checked.concluded() != null, checked.left().stream().map(words::sentence).toList());
     }
 
     /** The same file once more, or the visit that it was written of, as it still is. */
@@ -67,8 +73,8 @@ public class VisitImport {
         boolean same = from.file().equals(visit.fileDigest()) || here.equals(from.entries().stream().map(Told::of).toList()) && visit.complaint().equals(from.complaint())
                 && visit.scheduledOn().equals(from.scheduledOn()) && ended(visit).equals(Optional.ofNullable(from.end()).map(end -> end.outcome() + end.decided() + end.verdict()));
         if (!same) {
-            throw new Conflict("Visit " + visit.number() + " has this id already, and says something else than the file: it has " + here.size() + " entries, the file "
-                    + from.entries().size() + "; its complaint is '" + visit.complaint() + "', the file's '" + from.complaint() + "'. Nothing was taken in.");
+            throw new Conflict(Message.of("import.other-visit", Message.said(String.valueOf(visit.number())), new Message.Number(here.size()), new Message.Number(from.entries().size()),
+                    Message.said(visit.complaint()), Message.said(from.complaint())));
         }
         return new Taken(here.size(), visit.closed(), List.of());
     }
@@ -105,7 +111,16 @@ public class VisitImport {
         visits.saveAndFlush(visit);
         log.addAll(checked.rows());
         from.events().forEach(event -> events.save(VisitEvent.ofFile(visit, checked.there(), event.kind(), event.at(), event.note())));
-        events.save(VisitEvent.of(visit, by, VisitEvent.Kind.BROUGHT, day.now(), "Taken in by " + by.name() + " from a file, " + checked.rows().size() + " of "
-                + from.entries().size() + " entries." + (checked.left().isEmpty() ? "" : " Not taken over: " + String.join(" ", checked.left()))));
+        events.save(VisitEvent.of(visit, by, VisitEvent.Kind.BROUGHT, day.now(), taken(by, from, checked)));
+    }
+
+    private String taken(Account by, Foreign from, ForeignCheck.Checked checked) {
+        List<Message> said = new ArrayList<>();
+        said.add(Message.of("import.taken", Message.said(by.name()), new Message.Number(checked.rows().size()), new Message.Number(from.entries().size())));
+        if (!checked.left().isEmpty()) {
+            said.add(Message.of("import.not-taken"));
+            said.addAll(checked.left());
+        }
+        return said.stream().map(words::kept).collect(Collectors.joining(" "));
     }
 }

@@ -266,18 +266,17 @@ public class VisitService {
         }
     }
 
-    /** What keeps a visit from being closed so, as a sentence; empty where nothing does. */
-    Optional<String> keepsOpen(Case now, Visit.Outcome outcome) {
-        Optional<String> stopped = NoticePage.keepsOpen(now, outcome == Visit.Outcome.SHUT_OFF).map(why -> words.sentence(why) + ".");
+    /** What keeps a visit from being closed so; empty where nothing does. */
+    Optional<Message> keepsOpen(Case now, Visit.Outcome outcome) {
+        Optional<Message> stopped = NoticePage.keepsOpen(now, outcome == Visit.Outcome.SHUT_OFF).map(why -> Message.of("close.why", why));
         if (stopped.isEmpty() && outcome == Visit.Outcome.PART_ORDERED && now.ordered().isEmpty()) {
-            return Optional.of("No part is ordered yet. Say which one. A board is ordered once it is proven, or with a lead's approval.");
+            return Optional.of(Message.of("close.no-part"));
         }
         if (stopped.isPresent() || outcome != Visit.Outcome.FIXED) {
             return stopped;
         }
         List<Message> blocks = workbench.at(() -> ProvingPage.blocks(now));
-        return blocks.isEmpty() ? Optional.empty() : Optional.of(blocks.stream().map(words::sentence).collect(Collectors.joining(". "))
-                + ". Then the visit can be closed as fixed.");
+        return blocks.isEmpty() ? Optional.empty() : Optional.of(Message.of("close.then-fixed", Message.items(Message.Joint.SEMICOLON, blocks)));
     }
 
     /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago, and after what own records say of its family. */
