@@ -1,25 +1,27 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, onMounted, ref, watch, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import type { TestView } from '../api/client'
 import DoNext from './DoNext.vue'
-import FreeReading from './FreeReading.vue'
 import { clock, minutes, percent } from './format'
 import { useHandle } from './handle'
 import LogList from './LogList.vue'
 import ProofList from './ProofList.vue'
 import ReadingPad from './ReadingPad.vue'
 import RungView from './RungView.vue'
-import SawPanel from './SawPanel.vue'
 import SequenceTaps from './SequenceTaps.vue'
 import SuspectBars from './SuspectBars.vue'
-import TemporaryChange from './TemporaryChange.vue'
 import TimingDiagram from './TimingDiagram.vue'
 import { useCallClock } from './useCallClock'
 import { useTest } from './useDetails'
 import { tell } from '../words/words'
 import { isTyping } from '../common/typing'
+
+/** Opened by a key: fetched then. */
+const FreeReading = defineAsyncComponent(() => import('./FreeReading.vue'))
+const SawPanel = defineAsyncComponent(() => import('./SawPanel.vue'))
+const TemporaryChange = defineAsyncComponent(() => import('./TemporaryChange.vue'))
 
 const { visit, page: data, unit, add, problem, sending, waiting } = useHandle()
 const route = useRoute()
