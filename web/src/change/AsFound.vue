@@ -1,11 +1,16 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { ChangeOut, TerminalLine } from '../api/client'
 import { useHandle } from '../visit/handle'
 import { tell } from '../words/words'
 
 /** What is on each terminal and what is typed off the board; one tap where it is as usual. */
-defineProps<{ change: ChangeOut; closed: boolean }>()
+const props = defineProps<{ change: ChangeOut; closed: boolean }>()
+/** What is typed off this board, off the new one, off that of the next unit. */
+const groups = computed(() => {
+  const of = (begins: RegExp) => props.change.plate.filter((p) => begins.test(p.what))
+  return [of(/^(?!NEW_|TWIN_)/), of(/^NEW_/), of(/^TWIN_/)]
+})
 const { add } = useHandle()
 const texts = reactive<Record<string, string>>({})
 /** The terminal that has something else on it than usual. */
@@ -38,8 +43,8 @@ function keepSpare() {
 </script>
 
 <template>
-  <dl class="plates">
-    <div v-for="p in change.plate" :key="p.what">
+  <dl v-for="(group, i) in groups" :key="i" class="plates">
+    <div v-for="p in group" :key="p.what">
       <dt>
         <label :for="`plate-${p.what}`">{{ p.label }}</label>
       </dt>
@@ -56,6 +61,7 @@ function keepSpare() {
       </dd>
     </div>
   </dl>
+  <p v-for="n in change.numbers" :key="n" class="numbers" role="status" data-test="numbers">{{ n }}.</p>
   <ul class="terminals">
     <li v-for="t in change.terminals" :key="t.terminal" :class="{ known: t.conductor }">
       <span class="name">{{ t.label }}</span>
@@ -139,6 +145,9 @@ function keepSpare() {
   flex-wrap: wrap;
   gap: 0.5rem 1.5rem;
   margin: 0.5rem 0 1rem;
+}
+.numbers {
+  font-weight: 700;
 }
 dd {
   margin: 0;

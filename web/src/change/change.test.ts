@@ -36,8 +36,12 @@ describe('changing a board', () => {
     add.mockClear()
     const change = {
       terminals: [{ terminal: 'W', label: 'W', usual: 'white', conductor: null, entry: null }],
-      plate: [{ what: 'FUSE', label: 'Fuse', text: null }],
+      plate: [
+        { what: 'FUSE', label: 'Fuse', text: null },
+        { what: 'NEW_PART_NUMBER', label: 'New board', text: null },
+      ],
       spares: [],
+      numbers: ['The new board has the number of the old one'],
     }
     const found = mount(AsFound, { props: { change: change as never, closed: false }, global })
     await found.find('[data-test=usual-W]').trigger('click')
@@ -49,6 +53,8 @@ describe('changing a board', () => {
     await found.find('#plate-FUSE').setValue('5 A')
     await found.find('#plate-FUSE').trigger('change')
     expect(add).toHaveBeenLastCalledWith({ kind: 'PLATE', what: 'FUSE', text: '5 A' })
+    expect(found.find('[data-test=numbers]').text()).toContain('number of the old one')
+    expect(found.find('#plate-NEW_PART_NUMBER').exists()).toBe(true)
   })
 
   it('asks a yes for each difference', async () => {

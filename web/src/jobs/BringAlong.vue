@@ -1,21 +1,11 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { answer, api } from '../api/client'
-import type { components } from '../api/schema'
+import { useBring } from '../api/useBring'
 import { percent } from '../visit/format'
 import { tell } from '../words/words'
 
 /** What to take to a job, with its chance; silent where nothing stands out or it is not known yet. */
 const props = defineProps<{ visit: string }>()
-const HALF_AN_HOUR = 1_800_000
-const { data } = useQuery({
-  queryKey: ['bring', props.visit],
-  queryFn: () =>
-    answer<components['schemas']['Bring'][]>(
-      api.GET('/api/visits/{id}/bring', { params: { path: { id: props.visit } } }),
-    ),
-  staleTime: HALF_AN_HOUR,
-})
+const { data } = useBring(props.visit)
 </script>
 
 <template>

@@ -90,6 +90,7 @@ async function make(danger?: Danger) {
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
       <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
+      <p class="soft mb-0" data-test="leave-it">{{ tell('newJobView.tellTheCaller') }}</p>
       <label for="at">{{ tell('newJobView.whenToday') }}</label>
       <input id="at" v-model="at" type="time" class="form-control field num time" />
       <CustomerSaid

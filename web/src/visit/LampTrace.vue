@@ -54,7 +54,9 @@ const threshold = computed(() => line(props.trace.seconds, props.reading.thresho
       <button type="button" class="key next flex-fill" data-test="keep-trace" @click="emit('keep')">
         {{ tell('lampTrace.keepThisReading') }}
       </button>
-      <button type="button" class="key" data-test="drop-trace" @click="emit('drop')">{{ tell('lampTrace.recordAgain') }}</button>
+      <button type="button" class="key" data-test="drop-trace" @click="emit('drop')">
+        {{ tell('lampTrace.recordAgain') }}
+      </button>
     </div>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import NameplateCard from './NameplateCard.vue'
 import { outcomes } from './outcomes'
+import TakeAlong from './TakeAlong.vue'
 import { useHistory } from './useDetails'
 import { language, tell } from '../words/words'
 
@@ -50,6 +51,7 @@ const day = (at?: string | null) =>
       }}</template>
     </p>
     <NameplateCard :unit="visit!.unitId" :closed="Boolean(visit!.closedAt)" />
+    <TakeAlong v-if="!visit!.closedAt" :visit="visit!.job.id" />
     <p>{{ unit!.duty }}</p>
     <p class="caution">
       {{ tell('unitView.onThePhoneLeaveIt') }}
@@ -91,6 +93,15 @@ const day = (at?: string | null) =>
         </p>
         <p v-if="v.past.left.length" class="mb-1">
           <strong>{{ tell('unitView.leftSet') }}</strong> {{ v.past.left.join('; ') }}
+        </p>
+        <p v-if="v.past.spares.length" class="mb-1">
+          <strong>{{ tell('unitView.spareConductors') }}</strong> {{ v.past.spares.join('; ') }}
+        </p>
+        <p v-if="v.past.unused.length" class="mb-1">
+          <strong>{{ tell('unitView.takenAlongNotUsed') }}</strong> {{ v.past.unused.join(', ') }}
+        </p>
+        <p v-for="n in v.past.notes" :key="n" class="mb-1">
+          <strong>{{ tell('unitView.note') }}</strong> {{ n }}
         </p>
         <p v-if="v.past.stillIn.length" class="problem mb-1">
           {{ tell('unitView.notTakenOut', { stillIn: v.past.stillIn.join(', ') }) }}

@@ -11,6 +11,7 @@ import RefusedEntries from './RefusedEntries.vue'
 import ReopenVisit from './ReopenVisit.vue'
 import SequenceTaps from './SequenceTaps.vue'
 import SuspectBars from './SuspectBars.vue'
+import TakeAlong from './TakeAlong.vue'
 import TwinList from './TwinList.vue'
 import UnitView from './UnitView.vue'
 import VerdictView from './VerdictView.vue'
@@ -319,7 +320,15 @@ describe('a unit that was visited before', () => {
           closedAt: '2026-11-20T10:00:00Z',
           outcome: 'LEFT_RUNNING',
           decided: 'filter to come',
-          past: { changed: ['igniter'], left: ['Off delay: 90'], stillIn: ['clip lead'], borrowed: [] },
+          past: {
+            changed: ['igniter'],
+            left: ['Off delay: 90'],
+            stillIn: ['clip lead'],
+            borrowed: [],
+            spares: ['blue in cable'],
+            notes: ['loud inducer'],
+            unused: ['rollout'],
+          },
         },
       ],
       changes: [{ what: 'board: grey-board to green-board', by: 'Tobin', at: '2026-11-21T10:00:00Z' }],
@@ -332,11 +341,27 @@ describe('a unit that was visited before', () => {
     await flushPromises()
     expect(page.get('[data-test=call-back]').text()).toContain('4 days')
     expect(page.text()).toMatch(/Changed:.*igniter.*Left set:.*Off delay: 90.*Not taken out: clip lead/s)
+    expect(page.text()).toMatch(/Spare conductors:.*blue in cable.*not used:.*rollout.*Note:.*loud inducer/s)
     expect(page.text()).toContain('Left running')
     expect(page.text()).toContain('do not reset')
     expect(page.text()).toContain('Twin, loft')
     expect(page.get('[data-test=changes-of-unit]').text()).toMatch(/Tobin: board: grey-board to green-board/)
     expect(page.find('[data-test=since]').exists()).toBe(false)
+  })
+
+  it('takes down what was taken along, once', async () => {
+    fetched.answer = [
+      { part: 'igniter', label: 'igniter', probability: 0.42, stocked: true },
+      { part: 'rod', label: 'flame rod', probability: 0.2, stocked: true },
+    ]
+    const add = vi.fn()
+    const log = [{ kind: 'ALONG', counts: true, found: 'flame rod' }]
+    const page = shown(TakeAlong, { id: 'v', add, page: computed(() => ({ log })) }, { visit: 'v' })
+    await flushPromises()
+    expect(page.text()).toContain('42%')
+    expect(page.find('[data-test=take-rod]').exists()).toBe(false)
+    await page.get('[data-test=take-igniter]').trigger('click')
+    expect(add).toHaveBeenCalledExactlyOnceWith({ kind: 'ALONG', part: 'igniter' })
   })
 
   it('takes what somebody else changed before, where this program was not there', async () => {

@@ -115,6 +115,8 @@ final class EntryReader {
             Refused.beside("part", () -> model.part(allowed.part()));
         } else if (work instanceof Entry.Ordered ordered) {
             Refused.beside("part", () -> model.part(ordered.part()));
+        } else if (work instanceof Entry.Along along) {
+            Refused.beside("part", () -> model.part(along.part()));
         } else if (work instanceof Entry.Figure figure) {
             String what = figure.what();
             if (what.startsWith(Figures.PRICE)) {

@@ -90,6 +90,25 @@ class WorkTest {
         assertThat(ChangeOutPage.of(now(), unit.model(), "").problems()).as("the last word on a terminal counts").isEmpty();
     }
 
+    /** As numbers are printed now so, now so, only letters and digits tell; a revision that was not typed is asked for. */
+    @Test
+    void numbersOfTwoBoardsAreCompared() {
+        add(new Entry.Plate(Entry.PlateOf.PART_NUMBER, "sk-4410 b"));
+        assertThat(numbers()).isEmpty();
+        add(new Entry.Plate(Entry.PlateOf.NEW_PART_NUMBER, "SK4410B"));
+        add(new Entry.Plate(Entry.PlateOf.TWIN_PART_NUMBER, "SK4411B"));
+        assertThat(numbers()).containsExactly(Message.of("change.number-only.new"), Message.of("change.number.twin", Message.said("SK4411B"), Message.said("sk-4410 b")));
+        add(new Entry.Plate(Entry.PlateOf.REVISION, "3"));
+        add(new Entry.Plate(Entry.PlateOf.NEW_REVISION, "4"));
+        add(new Entry.Plate(Entry.PlateOf.TWIN_PART_NUMBER, "SK.4410.b"));
+        add(new Entry.Plate(Entry.PlateOf.TWIN_REVISION, " 3"));
+        assertThat(numbers()).containsExactly(Message.of("change.revision.new", Message.said("4"), Message.said("3")), Message.of("change.same.twin"));
+    }
+
+    private List<Message> numbers() {
+        return ChangeOutPage.of(now(), unit.model(), "").numbers();
+    }
+
     @Test
     void terminalOfItsOwnHasNoPlaceOnTheNewBoard() {
         add(new Entry.Terminal("EAC", "purple 9"));
@@ -132,6 +151,19 @@ class WorkTest {
         assertThat(PastPage.of(unit, entries).borrowed()).isEmpty();
         add(new Entry.Repaired("part-that-is-gone"));
         assertThat(PastPage.of(unit, entries).changed()).as("by its own name where the unit has none of that any more").contains(Message.said("part-that-is-gone"));
+    }
+
+    @Test
+    void pastTellsSparesRemarksAndWhatCameBackUnused() {
+        add(new Entry.Spare("thermostat cable", "blue"));
+        add(new Entry.Note("loud inducer"));
+        add(new Entry.Along("igniter"));
+        add(new Entry.Along("rollout"));
+        add(new Entry.Repaired("igniter"));
+        PastPage past = PastPage.of(unit, entries);
+        assertThat(past.spares()).containsExactly(Message.of("way.spare", Message.said("blue"), Message.said("thermostat cable")));
+        assertThat(past.notes()).containsExactly(Message.said("loud inducer"));
+        assertThat(past.unused()).containsExactly(PastPage.part(unit, "rollout"));
     }
 
     @Test

@@ -105,16 +105,20 @@ class LeadTest {
 
     /** What nobody gets at on one visit is in nobody's way on the next: the plan begins without it. */
     @Test
-    void whatIsNotFittedIsKnownOnTheNextVisit() {
+    void whatIsNotFittedAndWhatIsSpareIsKnownOnTheNextVisit() {
         String unit = ines.newUnit("f1-furnace");
         String first = ines.jobAt(unit, "no heat");
         ines.add(first, entry("UNABLE", "test", "ohms-igniter", "why", "REACH"));
         ines.add(first, entry("UNABLE", "test", "flame-current", "why", "TOOL"));
+        ines.add(first, entry("SPARE", "cable", "thermostat cable", "conductor", "blue"));
+        ines.add(first, entry("ALONG", "part", "igniter"));
         ines.post("/api/visits/" + first + "/close", Map.of("outcome", "LEFT_AS_FOUND", "decided", "come back with a ladder"));
         String second = ines.jobAt(unit, "no heat");
         ines.add(second, entry("READING", "test", "v.R.standby", "reading", "26"));
         String log = ines.opened(second).get("page").get("log").toString();
-        assertThat(log).contains("cannot be reached").doesNotContain("no tool for it");
+        assertThat(log).contains("cannot be reached").contains("Spare conductor in thermostat cable").doesNotContain("no tool for it").doesNotContain("Taken along");
+        assertThat(ines.get("/api/visits/" + second + "/history").json().get("visits").get(0).get("past").get("unused").toString()).contains("gniter");
+        assertThat(ines.add(second, entry("ALONG", "part", "flux")).detail()).contains("flux");
     }
 
     @Test

@@ -226,7 +226,7 @@ public sealed interface Entry {
     }
 
     /** An entry of the work after the verdict: it tells nothing of what is the matter. */
-    sealed interface OfTheWork extends Entry permits Figure, Terminal, Plate, Moved, Agreed, Lent, GivenBack, Spare, Allowed, Ordered {
+    sealed interface OfTheWork extends Entry permits Figure, Terminal, Plate, Moved, Agreed, Lent, GivenBack, Spare, Allowed, Ordered, Along {
     }
 
     /**
@@ -251,8 +251,8 @@ public sealed interface Entry {
     record Plate(PlateOf what, String text) implements OfTheWork {
     }
 
-    /** What stands on a board. */
-    enum PlateOf { PART_NUMBER, REVISION, FUSE }
+    /** What stands on a board: on the old one as found, on the new one before it goes in, on that of the unit next to it. */
+    enum PlateOf { PART_NUMBER, REVISION, FUSE, NEW_PART_NUMBER, NEW_REVISION, TWIN_PART_NUMBER, TWIN_REVISION }
 
     /** A conductor is on its terminal of the new board. */
     record Moved(String terminal) implements OfTheWork {
@@ -286,6 +286,10 @@ public sealed interface Entry {
 
     /** A part, by id, is ordered for a second trip. */
     record Ordered(String part) implements OfTheWork {
+    }
+
+    /** A part, by id, was taken along to this job. */
+    record Along(String part) implements OfTheWork {
     }
 
     /** A remark. */

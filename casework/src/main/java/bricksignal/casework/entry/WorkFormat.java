@@ -27,6 +27,7 @@ final class WorkFormat {
         kinds.put("SPARE", Entry.Spare.class);
         kinds.put("ALLOWED", Entry.Allowed.class);
         kinds.put("ORDERED", Entry.Ordered.class);
+        kinds.put("ALONG", Entry.Along.class);
         return kinds;
     }
 
@@ -63,6 +64,9 @@ final class WorkFormat {
             case "ORDERED":
                 f.only("kind", "part");
                 return Optional.of(new Entry.Ordered(f.name("part")));
+            case "ALONG":
+                f.only("kind", "part");
+                return Optional.of(new Entry.Along(f.name("part")));
             default:
                 return Optional.empty();
         }
@@ -94,6 +98,8 @@ final class WorkFormat {
             to.put("reason", e.reason());
             EntryFormat.put(to, "by", e.by());
         } else if (entry instanceof Entry.Ordered e) {
+            to.put("part", e.part());
+        } else if (entry instanceof Entry.Along e) {
             to.put("part", e.part());
         }
     }

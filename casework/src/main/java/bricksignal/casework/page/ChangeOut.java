@@ -15,6 +15,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -87,8 +88,37 @@ final class ChangeOut {
         return new ChangeOutPage(boards.stream().map(one -> new ChangeOutPage.BoardLine(one.id(), one.label())).toList(), board.id(), blocked(), terminals,
                 Arrays.stream(Entry.PlateOf.values()).map(what -> new ChangeOutPage.PlateLine(what, Message.of("plate." + what), plate.get(what))).toList(),
                 problems(), moves(own), differences(), model.settings().stream().map(setting -> new ChangeOutPage.SwitchLine(setting.id(), setting.label(),
-                List.copyOf(setting.options().keySet()), settings.get(setting.id()), model.menu().has(setting.id()))).toList(), spares,
+                List.copyOf(setting.options().keySet()), settings.get(setting.id()), model.menu().has(setting.id()))).toList(), spares, numbers(),
                 CAUTIONS.stream().map(what -> Message.of("change.caution." + what)).toList());
+    }
+
+    /** Whether the new board and that of the unit next to it are the same as the old one, as far as their numbers were typed. */
+    private List<Message> numbers() {
+        return Stream.concat(number("new", Entry.PlateOf.NEW_PART_NUMBER, Entry.PlateOf.NEW_REVISION), number("twin", Entry.PlateOf.TWIN_PART_NUMBER, Entry.PlateOf.TWIN_REVISION)).toList();
+    }
+
+    private Stream<Message> number(String whose, Entry.PlateOf number, Entry.PlateOf revision) {
+        String here = plate.get(Entry.PlateOf.PART_NUMBER);
+        String there = plate.get(number);
+        if (here == null || there == null) {
+            return Stream.empty();
+        }
+        if (!alike(here, there)) {
+            return Stream.of(Message.of("change.number." + whose, Message.said(there), Message.said(here)));
+        }
+        String old = plate.get(Entry.PlateOf.REVISION);
+        String other = plate.get(revision);
+        return Stream.of(old == null || other == null ? Message.of("change.number-only." + whose) : alike(old, other) ? Message.of("change.same." + whose)
+                : Message.of("change.revision." + whose, Message.said(other), Message.said(old)));
+    }
+
+    /** Spaces, dashes and the size of letters are printed now so, now so. */
+    private static boolean alike(String one, String other) {
+        return plain(one).equals(plain(other));
+    }
+
+    private static String plain(String number) {
+        return number.replaceAll("[\\s./_-]", "").toUpperCase(Locale.ROOT);
     }
 
     private Message blocked() {

@@ -21,10 +21,11 @@ import org.jspecify.annotations.Nullable;
  * @param differences of the new board, each to be agreed to
  * @param switches the settings of the old board as they sit there
  * @param spares conductors that nothing is on
+ * @param numbers what the numbers of the new board and of the unit next to it say, as far as they were typed
  * @param cautions static, torque, polarity, plugs
  */
 public record ChangeOutPage(List<BoardLine> boards, String board, Message blocked, List<TerminalLine> terminals, List<PlateLine> plate, List<Message> problems,
-        List<MoveLine> map, List<DifferenceLine> differences, List<SwitchLine> switches, List<SpareLine> spares, List<Message> cautions) {
+        List<MoveLine> map, List<DifferenceLine> differences, List<SwitchLine> switches, List<SpareLine> spares, List<Message> numbers, List<Message> cautions) {
 
     /** A board of the unit. */
     public record BoardLine(String part, @Phrase String label) {

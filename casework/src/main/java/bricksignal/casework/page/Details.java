@@ -228,17 +228,18 @@ public final class Details {
     /**
      * A part to take along.
      *
+     * @param part by id
      * @param probability that it is what the unit wants, by what is known before anybody was there
      * @param stocked whether a van usually has it
      */
-    public record Bring(@Phrase String label, double probability, boolean stocked) {
+    public record Bring(String part, @Phrase String label, double probability, boolean stocked) {
     }
 
     /** The parts that are likeliest to be wanted, by what is known now; none where nothing stands out. */
     public static List<Bring> bring(Case now) {
         Diagnosis diagnosis = now.diagnosis();
         return now.unit().model().parts().stream().filter(part -> part.price() > 0 && (part.kind() == Part.Kind.PART || part.kind() == Part.Kind.BOARD))
-                .map(part -> new Bring(part.label(), probability(diagnosis, part), part.stocked())).filter(part -> part.probability() >= WORTH_TAKING)
+                .map(part -> new Bring(part.id(), part.label(), probability(diagnosis, part), part.stocked())).filter(part -> part.probability() >= WORTH_TAKING)
                 .sorted(Comparator.comparingDouble(Bring::probability).reversed()).limit(MOST_TAKEN).toList();
     }
 

@@ -10,8 +10,10 @@ import bricksignal.core.unit.Part;
 import bricksignal.core.words.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What an earlier visit left behind in a unit.
@@ -20,8 +22,12 @@ import java.util.Map;
  * @param left settings, each as it was left last
  * @param stillIn temporary changes that nobody said were taken out
  * @param borrowed parts of another unit that nobody said were given back
+ * @param spares conductors that nothing was on
+ * @param notes remarks, in the words of who made them
+ * @param unused parts that were taken along and not put in
  */
-public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn, List<Message> borrowed) {
+public record PastPage(List<Message> changed, List<Message> left, List<Message> stillIn, List<Message> borrowed, List<Message> spares, List<Message> notes,
+        List<Message> unused) {
 
     /** A call-back comes within a month (common practice). */
     private static final double CALL_BACK_DAYS = 30;
@@ -38,7 +44,11 @@ public record PastPage(List<Message> changed, List<Message> left, List<Message> 
         Map<String, Message> left = new LinkedHashMap<>();
         List<Message> stillIn = new ArrayList<>();
         List<Message> borrowed = new ArrayList<>();
-        for (Filed filed : Case.standing(entries)) {
+        List<Message> spares = new ArrayList<>();
+        List<Message> notes = new ArrayList<>();
+        Set<String> unused = new LinkedHashSet<>();
+        List<Filed> standing = Case.standing(entries);
+        for (Filed filed : standing) {
             if (filed.entry() instanceof Entry.Repaired repaired) {
                 changed.add(part(unit, repaired.part()));
             } else if (filed.entry() instanceof Entry.SetTo set) {
@@ -48,9 +58,20 @@ public record PastPage(List<Message> changed, List<Message> left, List<Message> 
                 stillIn.add(change(nothingYet, change));
             } else if (filed.entry() instanceof Entry.Lent lent) {
                 borrowed.add(part(unit, lent.part()));
+            } else if (filed.entry() instanceof Entry.Spare spare) {
+                spares.add(Message.of("way.spare", Message.said(spare.conductor()), Message.said(spare.cable())));
+            } else if (filed.entry() instanceof Entry.Note note) {
+                notes.add(Message.said(note.text()));
+            } else if (filed.entry() instanceof Entry.Along along) {
+                unused.add(along.part());
             }
         }
-        return new PastPage(changed, List.copyOf(left.values()), stillIn, borrowed);
+        standing.forEach(filed -> {
+            if (filed.entry() instanceof Entry.Repaired repaired) {
+                unused.remove(repaired.part());
+            }
+        });
+        return new PastPage(changed, List.copyOf(left.values()), stillIn, borrowed, spares, notes, unused.stream().map(id -> part(unit, id)).toList());
     }
 
     /** What was put in; by the name of its test where this unit has none of that any more. */

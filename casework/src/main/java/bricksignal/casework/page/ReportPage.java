@@ -39,7 +39,7 @@ public record ReportPage(List<CasePage.VerdictPage> found, List<CasePage.LogLine
         ProvingPage proving = ProvingPage.of(now);
         return new ReportPage(found, lines(now, log, entry -> !isDone(entry) && !isSaid(entry)), lines(now, log, Entry.SetTo.class::isInstance),
                 lines(now, log, ReportPage::isDone), lines(now, log, entry -> entry instanceof Entry.OfTheWork
-                && !(entry instanceof Entry.Figure)), lines(now, log, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
+                && !(entry instanceof Entry.Figure) && !(entry instanceof Entry.Along)), lines(now, log, Entry.Note.class::isInstance), proving.repaired() ? proving.items() : List.of(),
                 found.stream().flatMap(verdict -> verdict.untested().stream()).distinct().toList(), TimingDiagram.of(now.diagnosis()), Details.taps(now), rung(now), unit.cautions(),
                 unit.defer());
     }

@@ -34,6 +34,9 @@ final class WorkLines {
         if (entry instanceof Entry.Allowed allowed) {
             return Message.of("log.allowed", Message.said(model.part(allowed.part()).label()), Message.said(allowed.by()));
         }
+        if (entry instanceof Entry.Along) {
+            return Message.of("log.along");
+        }
         return Message.of(entry instanceof Entry.Ordered ? "log.ordered" : "log.given-back");
     }
 
@@ -67,6 +70,9 @@ final class WorkLines {
         }
         if (entry instanceof Entry.Allowed allowed) {
             return Message.said(allowed.reason());
+        }
+        if (entry instanceof Entry.Along along) {
+            return Message.said(model.part(along.part()).label());
         }
         return entry instanceof Entry.Ordered ordered ? Message.said(model.part(ordered.part()).label()) : Message.NOTHING;
     }

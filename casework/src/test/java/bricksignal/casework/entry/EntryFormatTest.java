@@ -41,7 +41,7 @@ class EntryFormatTest {
                 new Entry.Answer("see-door", false), new Entry.Seen("flame", true, 26), new Entry.Missed("blower", 90),
                 new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.SetTo("off-delay", "1 off, 2 off", "1 off, 2 on"), new Entry.Safe(Entry.Safety.MONOXIDE, false), new Entry.Figure("price.igniter", 61.5, "dearer"),
                 new Entry.Terminal("W", "brown 3"), new Entry.Plate(Entry.PlateOf.REVISION, "C"), new Entry.Moved("W"), new Entry.Agreed("setting delay"),
-                new Entry.Lent("igniter", "7"), new Entry.GivenBack(), new Entry.Spare("thermostat cable", "blue"), new Entry.Allowed("board", "the only one", "Odile"), new Entry.Ordered("igniter"), new Entry.Unable("ohms-igniter", Obstacle.REACH),
+                new Entry.Lent("igniter", "7"), new Entry.GivenBack(), new Entry.Spare("thermostat cable", "blue"), new Entry.Allowed("board", "the only one", "Odile"), new Entry.Ordered("igniter"), new Entry.Along("igniter"), new Entry.Unable("ohms-igniter", Obstacle.REACH),
                 new Entry.Note("two\nlines"),
                 new Entry.ChangeIn(null, "jumper"), new Entry.Stopped(Stop.ROLLOUT), new Entry.Lifted(Stop.ROLLOUT, "burner cleaned, CO 12 ppm", "Ines"),
                 new Entry.Monoxide(Entry.Monoxide.Where.FLUE, 40), new Entry.Tagged("Mrs. Holm", true, "pipes", "tomorrow"), new Entry.ChangeIn("try-jumper", null), new Entry.ChangeOut(),

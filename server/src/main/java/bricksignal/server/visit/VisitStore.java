@@ -131,15 +131,15 @@ class VisitStore {
     /** What is known before a visit begins, as entries of it. */
     @Transactional(readOnly = true)
     List<Filed> knownBefore(Visit visit, Optional<Entry.Experience> experience) {
-        return Stream.of(lastVisit(visit).stream(), notHere(visit), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
+        return Stream.of(lastVisit(visit).stream(), stillSo(visit), experience.stream().map(known -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " experience")
                 .getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, known))).flatMap(known -> known).toList();
     }
 
-    /** What could not be reached on the last visit to the unit, or is not fitted: it is no more so now. */
-    private Stream<Filed> notHere(Visit visit) {
-        return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream()).flatMap(filed -> filed.entry() instanceof Entry.Unable unable
-                && unable.why() != Obstacle.TOOL ? Stream.of(unable) : Stream.empty()).distinct().map(unable -> new Filed(UUID.nameUUIDFromBytes((visit.id()
-                        + " without " + unable.test()).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, unable));
+    /** What is no more otherwise now than on the last visit to the unit: what could not be reached then or is not fitted, and conductors that nothing is on. */
+    private Stream<Filed> stillSo(Visit visit) {
+        return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream()).map(Filed::entry).filter(entry -> entry instanceof Entry.Spare
+                || entry instanceof Entry.Unable unable && unable.why() != Obstacle.TOOL).distinct().map(entry -> new Filed(UUID.nameUUIDFromBytes((visit.id()
+                        + (entry instanceof Entry.Unable unable ? " without " + unable.test() : " " + entry)).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, entry));
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
