@@ -78,6 +78,29 @@ class MendedFamiliesTest {
         assertThat(ever(run, "amps.compressor-protector >= 3", humming[1] + 1)).as("tries again when it is cool").isTrue();
     }
 
+    /** Two hot legs and no neutral: each stands at half of the line to bare metal, and at nothing behind an open pole (common practice). */
+    @ParameterizedTest
+    @CsvSource({"f12-minisplit, v.earth.standby, leg-two, v.O1.standby", "f13-multisplit, leg-one, v.N.standby, v.L.standby"})
+    void eachLegOfASplitStandsAtHalfTheLineToGround(String family, String one, String two, String line) {
+        Compiled unit = Compiled.of(family);
+        assertThat(unit.shows("nothing-now", one)).isBetween(110.0, 125.0);
+        assertThat(unit.shows("nothing-now", two)).isBetween(110.0, 125.0);
+        assertThat(unit.shows("nothing-now", line)).isBetween(218.0, 242.0);
+        assertThat(unit.shows("leg-one-open", line)).isLessThan(5);
+        assertThat(unit.shows("leg-one-open", one)).as("what stands there came through the loads from the other leg").isBetween(0.0, 125.0);
+    }
+
+    /** A unit of 240 V that gets 120 has not passed. */
+    @ParameterizedTest
+    @CsvSource({"two-legs, 216", "two-of-three, 187", "one-leg, 108"})
+    void lineAtTheBlowerPassesByTheVoltageOfTheUnit(String voltage, double least) {
+        UnitModel model = PackReader.declared(PackReader.flat(PackLibrary.text("f8-airhandler", Map.of("voltage", voltage)), Map.of()));
+        assertThat(model.acceptance()).filteredOn(limit -> limit.test().equals("v.blower-hot.call")).singleElement().satisfies(limit -> {
+            assertThat(limit.least()).isEqualTo(least);
+            assertThat(limit.most()).isLessThan(2 * least);
+        });
+    }
+
     @ParameterizedTest
     @CsvSource({"charge-low", "filter-clogged"})
     void lowChargeAndNoAirBothMakeIce(String fault) {
