@@ -11,6 +11,8 @@ const groups = computed(() => {
   const of = (begins: RegExp) => props.change.plate.filter((p) => begins.test(p.what))
   return [of(/^(?!NEW_|TWIN_)/), of(/^NEW_/), of(/^TWIN_/)]
 })
+const titles = ['', tell('asFound.compareWithTheNew'), tell('asFound.compareWithTheNext')]
+const typed = (group: ChangeOut['plate']) => group.some((p) => p.text)
 const { add } = useHandle()
 const texts = reactive<Record<string, string>>({})
 /** The terminal that has something else on it than usual. */
@@ -43,24 +45,27 @@ function keepSpare() {
 </script>
 
 <template>
-  <dl v-for="(group, i) in groups" :key="i" class="plates">
-    <div v-for="p in group" :key="p.what">
-      <dt>
-        <label :for="`plate-${p.what}`">{{ p.label }}</label>
-      </dt>
-      <dd>
-        <input
-          :id="`plate-${p.what}`"
-          class="form-control num"
-          maxlength="60"
-          :value="plates[p.what] ?? p.text ?? ''"
-          :disabled="closed"
-          @input="plates[p.what] = ($event.target as HTMLInputElement).value"
-          @change="keepPlate(p.what)"
-        />
-      </dd>
-    </div>
-  </dl>
+  <component :is="i ? 'details' : 'div'" v-for="(group, i) in groups" :key="i" :open="i > 0 && typed(group)">
+    <summary v-if="i" class="fold">{{ titles[i] }}</summary>
+    <dl class="plates">
+      <div v-for="p in group" :key="p.what">
+        <dt>
+          <label :for="`plate-${p.what}`">{{ p.label }}</label>
+        </dt>
+        <dd>
+          <input
+            :id="`plate-${p.what}`"
+            class="form-control num"
+            maxlength="60"
+            :value="plates[p.what] ?? p.text ?? ''"
+            :disabled="closed"
+            @input="plates[p.what] = ($event.target as HTMLInputElement).value"
+            @change="keepPlate(p.what)"
+          />
+        </dd>
+      </div>
+    </dl>
+  </component>
   <p v-for="n in change.numbers" :key="n" class="numbers" role="status" data-test="numbers">{{ n }}.</p>
   <ul class="terminals">
     <li v-for="t in change.terminals" :key="t.terminal" :class="{ known: t.conductor }">
@@ -145,6 +150,11 @@ function keepSpare() {
   flex-wrap: wrap;
   gap: 0.5rem 1.5rem;
   margin: 0.5rem 0 1rem;
+}
+.fold {
+  min-height: 44px;
+  padding: 0.5rem 0;
+  font-weight: 700;
 }
 .numbers {
   font-weight: 700;

@@ -47,7 +47,7 @@ const all = computed(() => data.value ?? [])
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto minmax(5rem, auto);
+  grid-template-columns: minmax(0, 1fr) auto 6.5rem;
   align-items: center;
   gap: 0.75rem;
   min-height: 52px;
