@@ -172,7 +172,7 @@ class OwnPacksTest {
 
     @Test
     void unitThatFindsNoRestIsRefused() {
-        String text = odile.get("/api/packs/f12-minisplit/source").body().replaceFirst("follows: out.permit", "follows: out.permit and volts.I3 <= 10");
+        String text = odile.get("/api/packs/f12-minisplit/source").body().replaceFirst("follows: out.permit", "follows: out.permit and amps.wire-3 <= 0.01");
         assertThat(problems(text).toString()).contains("chatters");
     }
 

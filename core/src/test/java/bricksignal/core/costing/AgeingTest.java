@@ -59,7 +59,7 @@ class AgeingTest {
 
     @Test
     void whatMakesNoSenseIsRefused() {
-        assertThatThrownBy(() -> new Ageing(0, 5)).hasMessageContaining("above 0");
+        assertThatThrownBy(() -> new Ageing(0, 5)).hasMessageContaining("rate.ageing");
         assertThatThrownBy(() -> new Ageing(1, 5).faults(4, 3)).hasMessageContaining("4.0 to 3.0");
         assertThatThrownBy(() -> new Ageing(1, 5).after(1, -1, List.of())).hasMessageContaining("-1");
     }
