@@ -11,6 +11,8 @@ import bricksignal.packs.PackLibrary;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Two blocks side by side: terminals that one conductor joins stand against each other, and what they say is compared. */
 class CablePageTest {
@@ -46,6 +48,20 @@ class CablePageTest {
         assertThat(row(with(new Entry.TestReading("v.I3.run", "230"), new Entry.TestReading("v.O3.run", "0")), "wire-3").differs()).isTrue();
         assertThat(row(with(new Entry.TestReading("v.I3.run", "230"), new Entry.TestReading("v.O3.run", "226")), "wire-3").differs()).isFalse();
         assertThat(row(with(new Entry.TestReading("v.I3.run", "0.8"), new Entry.TestReading("v.O3.run", "0")), "wire-3").differs()).as("nearly nothing").isFalse();
+    }
+
+    /** A voltage that the rules of safety withdraw has no place on the page, and is in no other's way. */
+    @ParameterizedTest
+    @MethodSource("families")
+    void everyEndHasATestThatMayBeMade(String family) {
+        CaseUnit unit = CaseUnit.of(family, PackLibrary.ready(family));
+        List<String> tests = unit.pack().catalogue().tests().stream().map(bricksignal.core.unit.Test::id).toList();
+        assertThat(CablePage.of(Case.of(unit, Policy.defaults()))).allSatisfy(cable -> assertThat(cable.conductors()).allSatisfy(row ->
+                assertThat(tests).contains(row.near().test(), row.far().test())));
+    }
+
+    static List<String> families() {
+        return PackLibrary.ids();
     }
 
     /** A permuted conductor is named from what both ends read: line comes back on the signal's number. */
