@@ -74,25 +74,17 @@ public record CablePage(String from, String to, List<ConductorRow> conductors) {
         }
         Point near = model.point(wire.a());
         Point far = model.point(wire.b());
-        return near.moments().stream().filter(far.moments()::contains).filter(moment -> Stream.of(near, far).allMatch(point -> reading(now, point, moment).isPresent())).reduce((first, last) -> last).map(moment -> {
-            End one = end(now, near, moment);
-            End other = end(now, far, moment);
-            return new ConductorRow(wire.id(), one, other, model.moment(moment).label(), differs(one.reading(), other.reading()));
-        });
+        return near.moments().stream().filter(far.moments()::contains).flatMap(moment -> end(now, near, moment).flatMap(one -> end(now, far, moment).map(other ->
+                new ConductorRow(wire.id(), one, other, model.moment(moment).label(), differs(one.reading(), other.reading())))).stream()).reduce((first, last) -> last);
     }
 
-    private static End end(Case now, Point point, String moment) {
+    /** An end in a moment; empty where nobody may take its voltage then. */
+    private static Optional<End> end(Case now, Point point, String moment) {
         CompiledPack pack = now.unit().pack();
-        Test.Reading test = reading(now, point, moment).orElseThrow();
-        return new End(point.net(), point.label(), point.colour(), test.id(), new Message.Amount(test.mode(), pack.predictions().nominalValue(test)),
-                now.diagnosis().sinceRepair().stream().flatMap(o -> o instanceof Observation.Reading r && r.made(test) ? Stream.of(r) : Stream.empty())
-                        .reduce((first, last) -> last).map(last -> new Message.Amount(test.mode(), last.value())).orElse(null));
-    }
-
-    /** The voltage of a point in a moment; empty where nobody may take it then. */
-    private static Optional<Test.Reading> reading(Case now, Point point, String moment) {
         String id = "v." + point.net() + "." + moment;
-        return now.unit().pack().catalogue().tests().stream().filter(test -> test.id().equals(id)).map(Test.Reading.class::cast).findFirst();
+        return pack.catalogue().tests().stream().filter(test -> test.id().equals(id)).map(Test.Reading.class::cast).findFirst().map(test -> new End(point.net(), point.label(), point.colour(), test.id(), new Message.Amount(test.mode(), pack.predictions().nominalValue(test)),
+                now.diagnosis().sinceRepair().stream().flatMap(o -> o instanceof Observation.Reading r && r.made(test) ? Stream.of(r) : Stream.empty())
+                        .reduce((first, last) -> last).map(last -> new Message.Amount(test.mode(), last.value())).orElse(null)));
     }
 
     private static boolean differs(Message.@Nullable Amount one, Message.@Nullable Amount other) {

@@ -59,7 +59,7 @@ public record PastPage(List<Message> changed, List<Message> left, List<Message> 
             } else if (filed.entry() instanceof Entry.Lent lent) {
                 borrowed.add(part(unit, lent.part()));
             } else if (filed.entry() instanceof Entry.Spare spare) {
-                spares.add(Message.of("way.spare", Message.said(spare.conductor()), Message.said(spare.cable())));
+                spares.add(WorkLines.spare(spare));
             } else if (filed.entry() instanceof Entry.Note note) {
                 notes.add(Message.said(note.text()));
             } else if (filed.entry() instanceof Entry.Along along) {

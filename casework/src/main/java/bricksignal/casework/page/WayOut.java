@@ -80,8 +80,8 @@ final class WayOut {
         if (leader.parts().stream().noneMatch(part -> part.kind() == Part.Kind.WIRING)) {
             return List.of();
         }
-        return now.lines().stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Spare spare ? Stream.of(Message.of("way.spare",
-                Message.said(spare.conductor()), Message.said(spare.cable()))) : Stream.<Message>empty()).toList();
+        return now.lines().stream().filter(Line::counts).flatMap(line -> line.filed().entry() instanceof Entry.Spare spare ? Stream.of(WorkLines.spare(spare))
+                : Stream.<Message>empty()).toList();
     }
 
     private Part priced(Part part) {

@@ -40,6 +40,11 @@ final class WorkLines {
         return Message.of(entry instanceof Entry.Ordered ? "log.ordered" : "log.given-back");
     }
 
+    /** A conductor that nothing is on, with its cable. */
+    static Message spare(Entry.Spare spare) {
+        return Message.of("way.spare", Message.said(spare.conductor()), Message.said(spare.cable()));
+    }
+
     /** What is to be said of what stands on the board: a fuse that is bigger than any that belongs to the unit. */
     static Message judgement(UnitModel model, Entry.Plate plate) {
         if (plate.what() != Entry.PlateOf.FUSE) {

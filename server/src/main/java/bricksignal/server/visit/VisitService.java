@@ -276,7 +276,7 @@ public class VisitService {
             return stopped;
         }
         List<Message> blocks = workbench.at(() -> ProvingPage.blocks(now));
-        return blocks.isEmpty() ? Optional.empty() : Optional.of(Message.of("close.then-fixed", Message.items(Message.Joint.SEMICOLON, blocks)));
+        return blocks.stream().reduce((first, next) -> Message.of("close.also", first, next)).map(all -> Message.of("close.then-fixed", all));
     }
 
     /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago, and after what own records say of its family. */

@@ -139,7 +139,7 @@ class VisitStore {
     private Stream<Filed> stillSo(Visit visit) {
         return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream()).map(Filed::entry).filter(entry -> entry instanceof Entry.Spare
                 || entry instanceof Entry.Unable unable && unable.why() != Obstacle.TOOL).distinct().map(entry -> new Filed(UUID.nameUUIDFromBytes((visit.id()
-                        + (entry instanceof Entry.Unable unable ? " without " + unable.test() : " " + entry)).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, entry));
+                        + (entry instanceof Entry.Spare spare ? " spare " + spare.conductor() + " in " + spare.cable() : " without " + ((Entry.Unable) entry).test())).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, entry));
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
