@@ -58,6 +58,7 @@ export const router = createRouter({
         { path: 'power', name: 'power', component: () => import('./visit/PowerView.vue') },
         { path: 'work', name: 'work', component: () => import('./visit/WorkView.vue') },
         { path: 'drawing', name: 'drawing', component: () => import('./visit/DrawingView.vue') },
+        { path: 'set-up', name: 'set-up', component: () => import('./visit/SetUpView.vue') },
         { path: 'settings', name: 'settings', component: () => import('./visit/SettingsView.vue') },
         { path: 'verdict', name: 'verdict', component: () => import('./visit/VerdictView.vue') },
         { path: 'ways', name: 'ways', component: () => import('./visit/WayOutView.vue') },

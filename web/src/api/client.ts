@@ -38,7 +38,11 @@ export type NewTrace = Schemas['NewTrace']
 export type Chain = Schemas['ChainPage']
 export type Cable = Schemas['CablePage']
 export type History = Schemas['HistoryView']
+export type Paper = Schemas['PaperView']
+export type MenuScreen = Schemas['MenuScreen']
+export type MenuStep = Schemas['Step']
 export type Proving = Schemas['ProvingPage']
+export type SettingUp = Schemas['CommissioningPage']
 export type Report = Schemas['ReportPage']
 export type ChangeOut = Schemas['ChangeOutPage']
 export type MoveLine = Schemas['MoveLine']
@@ -148,6 +152,18 @@ export async function sendPhoto(visit: string, label: string, photo: Blob): Prom
   const id = crypto.randomUUID()
   const type = photo.type === 'image/png' || photo.type === 'image/jpeg' ? photo.type : 'application/octet-stream'
   return send(`/api/visits/${visit}/photos/${id}?label=${encodeURIComponent(label)}`, type, photo, 'PUT')
+}
+
+/** Keeps a document with a unit, or with its kind of board; told by its content, whatever it is called. */
+export async function sendPaper(
+  unit: string,
+  file: Blob,
+  about: { title: string; part?: string; page?: number; board: boolean },
+): Promise<Paper> {
+  const query = new URLSearchParams({ title: about.title, board: String(about.board) })
+  if (about.part) query.set('part', about.part)
+  if (about.page) query.set('page', String(about.page))
+  return send(`/api/units/${unit}/papers/${crypto.randomUUID()}?${query}`, 'application/octet-stream', file, 'PUT')
 }
 
 /** Sends a CSV file of a lamp's brightness to be read. */

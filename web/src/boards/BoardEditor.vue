@@ -61,8 +61,9 @@ function complete(f: Family) {
     t.charts[chart.board] ??= [
       { generation: tell('boardEditor.asOnTheDoor'), weight: 1, codes: [emptyRow(), emptyRow(), emptyRow()] },
     ]
+  for (const l of f.limits) t.limits[l.id] ??= { least: '', most: '' }
   for (const n of f.nominals) t.nominals[n.id] ??= { value: '', tolerance: '' }
-  for (const s of f.settings)
+  for (const s of f.settings.filter((one) => !one.range))
     t.settings[s.id] ??= {
       factory: s.factory,
       options: Object.keys(s.options).map(() => ({ position: '', value: '' })),

@@ -76,4 +76,47 @@ const plain = computed(() => [
       </div>
     </div>
   </details>
+  <details v-if="family.limits.length">
+    <summary class="h5">{{ tell('boardValues.limitsAfterARepair') }}</summary>
+    <div class="values">
+      <div v-for="l in family.limits" :key="l.id">
+        <label :for="`l-${l.id}`">{{ l.label }}</label>
+        <div v-if="typed.limits[l.id]" class="pair">
+          <input
+            :id="`l-${l.id}`"
+            v-model="typed.limits[l.id]!.least"
+            class="form-control field num"
+            inputmode="decimal"
+            :placeholder="l.least == null ? '' : String(l.least)"
+            :aria-label="tell('boardValues.atLeast', { label: l.label })"
+            :data-test="`least-${l.id}`"
+          />
+          <input
+            v-model="typed.limits[l.id]!.most"
+            class="form-control field num"
+            inputmode="decimal"
+            :placeholder="l.most == null ? '' : String(l.most)"
+            :aria-label="tell('boardValues.atMost', { label: l.label })"
+            :data-test="`most-${l.id}`"
+          />
+        </div>
+        <p v-if="said(`/limits/${l.id}`)" class="problem">{{ said(`/limits/${l.id}`) }}</p>
+      </div>
+    </div>
+  </details>
+  <details v-if="family.boards.length">
+    <summary class="h5">{{ tell('boardValues.inHand') }}</summary>
+    <div v-for="b in family.boards" :key="b.part">
+      <label :for="`h-${b.part}`">{{ b.label }}</label>
+      <textarea
+        :id="`h-${b.part}`"
+        v-model="typed.handling[b.part]"
+        class="form-control field"
+        rows="4"
+        :placeholder="b.handling.join('\n') || tell('boardValues.aLineEach')"
+        :data-test="`handling-${b.part}`"
+      />
+      <p v-if="said(`/handling/${b.part}`)" class="problem">{{ said(`/handling/${b.part}`) }}</p>
+    </div>
+  </details>
 </template>

@@ -69,6 +69,8 @@ describe('typing in a board', () => {
     nominals: [],
     points: [],
     settings: [],
+    limits: [],
+    boards: [],
   }
   const good = { usable: true, problems: [], notes: [], yaml: 'overlay: x' }
 

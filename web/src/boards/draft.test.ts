@@ -20,6 +20,10 @@ const typed: Typed = {
   fuses: { fuse: '5' },
   nominals: { igniter: { value: '80', tolerance: '10' }, inducer: { value: '', tolerance: '5' } },
   call: { order: 'CALL_THEN_POWER', why: ' taken as it wakes ' },
+  ranges: { hottest: { factory: '60', range: { least: 30, most: 80, step: 5 } } },
+  limits: { gas: { least: '5', most: '' }, line: { least: '', most: ' ' } },
+  handling: { board: 'Two tabs.\n\n Keyed plugs. ', panel: '' },
+  menu: { home: { shows: 'water' } },
   settings: {
     delay: {
       factory: 'A',
@@ -46,7 +50,13 @@ describe('draft', () => {
       fuses: { fuse: 5 },
       nominals: { igniter: { value: 80, tolerance: 0.1 } },
       call: { order: 'CALL_THEN_POWER', why: 'taken as it wakes' },
-      settings: { delay: { factory: 'A', options: { A: 1.5 } } },
+      settings: {
+        delay: { factory: 'A', options: { A: 1.5 } },
+        hottest: { factory: '60', range: { least: 30, most: 80, step: 5 } },
+      },
+      limits: { gas: { least: 5 } },
+      handling: { board: ['Two tabs.', 'Keyed plugs.'] },
+      menu: { home: { shows: 'water' } },
     })
   })
 

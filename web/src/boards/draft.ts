@@ -28,6 +28,13 @@ export interface Typed {
   /** In which order it takes power and call; empty where it does as its family does. */
   call: { order: string; why: string }
   settings: Record<string, { factory: string; options: { position: string; value: string }[] }>
+  /** Numbers of a range that this board has, by setting; kept as they came. */
+  ranges: NonNullable<Draft['settings']>
+  limits: Record<string, { least: string; most: string }>
+  /** What to know of a part in hand: a line each. */
+  handling: Record<string, string>
+  /** Screens of its menu; kept as they came. */
+  menu: Draft['menu']
 }
 
 export const emptyRow = (): CodeRow => ({ pattern: '', condition: '', text: '' })
@@ -63,6 +70,10 @@ export function toDraft(typed: Typed, family: string): Draft {
     ])
     .filter(([, generations]) => generations.length)
   const nominals = Object.entries(typed.nominals).filter(([, n]) => n.value.trim())
+  const limits = Object.entries(typed.limits).filter(([, l]) => l.least.trim() || l.most.trim())
+  const handling = Object.entries(typed.handling)
+    .map(([part, text]): [string, string[]] => [part, text.split('\n').flatMap((line) => line.trim() || [])])
+    .filter(([, lines]) => lines.length)
   const settings = Object.entries(typed.settings).filter(([, s]) => s.options.some((o) => o.position.trim()))
   return {
     overlay: typed.name,
@@ -86,19 +97,36 @@ export function toDraft(typed: Typed, family: string): Draft {
       typed.call.order || typed.call.why.trim()
         ? { order: typed.call.order as NonNullable<Draft['call']>['order'], why: typed.call.why.trim() }
         : undefined,
-    settings: settings.length
+    limits: limits.length
       ? Object.fromEntries(
-          settings.map(([id, s]) => [
+          limits.map(([id, l]) => [
             id,
             {
-              factory: s.factory,
-              options: Object.fromEntries(
-                s.options.filter((o) => o.position.trim()).map((o) => [o.position.trim(), number(o.value)]),
-              ),
+              least: l.least.trim() ? number(l.least) : undefined,
+              most: l.most.trim() ? number(l.most) : undefined,
             },
           ]),
         )
       : undefined,
+    handling: handling.length ? Object.fromEntries(handling) : undefined,
+    menu: typed.menu,
+    settings:
+      settings.length || Object.keys(typed.ranges).length
+        ? Object.assign(
+            { ...typed.ranges },
+            Object.fromEntries(
+              settings.map(([id, s]) => [
+                id,
+                {
+                  factory: s.factory,
+                  options: Object.fromEntries(
+                    s.options.filter((o) => o.position.trim()).map((o) => [o.position.trim(), number(o.value)]),
+                  ),
+                },
+              ]),
+            ),
+          )
+        : undefined,
   }
 }
 
@@ -132,13 +160,28 @@ export function fromDraft(draft: Draft): Typed {
     ),
     call: { order: draft.call?.order ?? '', why: draft.call?.why ?? '' },
     settings: Object.fromEntries(
-      Object.entries(draft.settings ?? {}).map(([id, s]) => [
+      Object.entries(draft.settings ?? {}).flatMap(([id, s]) =>
+        s.options
+          ? [
+              [
+                id,
+                {
+                  factory: s.factory,
+                  options: Object.entries(s.options).map(([position, value]) => ({ position, value: String(value) })),
+                },
+              ],
+            ]
+          : [],
+      ),
+    ),
+    ranges: Object.fromEntries(Object.entries(draft.settings ?? {}).filter(([, s]) => s.range)),
+    limits: Object.fromEntries(
+      Object.entries(draft.limits ?? {}).map(([id, l]) => [
         id,
-        {
-          factory: s.factory,
-          options: Object.entries(s.options).map(([position, value]) => ({ position, value: String(value) })),
-        },
+        { least: l.least == null ? '' : String(l.least), most: l.most == null ? '' : String(l.most) },
       ]),
     ),
+    handling: Object.fromEntries(Object.entries(draft.handling ?? {}).map(([part, lines]) => [part, lines.join('\n')])),
+    menu: draft.menu,
   }
 }

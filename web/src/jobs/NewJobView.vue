@@ -17,6 +17,8 @@ const route = useRoute()
 const siteId = String(route.query.site ?? '')
 const unitId = ref(String(route.query.unit ?? ''))
 const complaint = ref('')
+/** It never ran: it is set up on this visit. */
+const isNew = ref(false)
 /** Left empty where no time was agreed. */
 const at = ref('')
 const problem = ref<Problem | null>(null)
@@ -67,7 +69,14 @@ async function make(danger?: Danger) {
   try {
     const job = await answer<Job>(
       api.POST('/api/jobs', {
-        body: { unitId: unitId.value, complaint: complaint.value, danger, told: told(), at: at.value || undefined },
+        body: {
+          unitId: unitId.value,
+          complaint: complaint.value,
+          danger,
+          told: told(),
+          newUnit: isNew.value || undefined,
+          at: at.value || undefined,
+        },
       }),
     )
     await queries.invalidateQueries({ queryKey: ['jobs'] })
@@ -90,7 +99,10 @@ async function make(danger?: Danger) {
         <button v-for="c in common" :key="c" class="key" type="button" @click="complaint = c">{{ c }}</button>
       </div>
       <BFormTextarea id="complaint" v-model="complaint" class="field" rows="3" required maxlength="500" />
-      <p class="soft mb-0" data-test="leave-it">{{ tell('newJobView.tellTheCaller') }}</p>
+      <label class="tick"
+        ><input v-model="isNew" type="checkbox" data-test="is-new" /> {{ tell('newJobView.neverRan') }}</label
+      >
+      <p v-if="!isNew" class="soft mb-0" data-test="leave-it">{{ tell('newJobView.tellTheCaller') }}</p>
       <label for="at">{{ tell('newJobView.whenToday') }}</label>
       <input id="at" v-model="at" type="time" class="form-control field num time" />
       <CustomerSaid
@@ -141,6 +153,16 @@ label {
 }
 .quick .key {
   font-weight: 400;
+}
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  min-height: 48px;
+}
+.tick input {
+  width: 1.5rem;
+  height: 1.5rem;
 }
 .time {
   max-width: 10rem;

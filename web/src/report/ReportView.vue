@@ -70,7 +70,7 @@ const { data: report, error: unfound } = useQuery({
     <p v-if="unfound" class="problem" role="alert">{{ unfound.message }}</p>
     <p v-else-if="!report" class="soft">{{ tell('reportView.loadingTheReport') }}</p>
     <template v-if="report">
-      <h2 class="h5">{{ tell('common.found') }}</h2>
+      <h2 v-if="report.found.length" class="h5">{{ tell('common.found') }}</h2>
       <section v-for="(v, i) in report.found" :key="i" data-test="found">
         <p>
           <strong>{{ v.label }}</strong> ({{ words[v.status] }}, {{ percent(v.probability) }}). {{ v.remedy }}.
@@ -94,6 +94,14 @@ const { data: report, error: unfound } = useQuery({
       <template v-if="report.done.length">
         <h2 class="h5">{{ tell('reportView.done') }}</h2>
         <ReportLines :lines="report.done" />
+      </template>
+      <template v-if="report.commissioning.length">
+        <h2 class="h5">{{ tell('setUpView.setUpANewUnit') }}</h2>
+        <ul class="proving">
+          <li v-for="s in report.commissioning" :key="s.id">
+            <strong>{{ s.stands }}</strong> <span>{{ s.what }}</span> <span class="soft">{{ s.told }}</span>
+          </li>
+        </ul>
       </template>
       <template v-if="report.settings.length">
         <h2 class="h5">{{ tell('common.settingsFoundAndLeft') }}</h2>

@@ -38,6 +38,7 @@ const report = {
   rung: [],
   taps: [],
   done: [],
+  commissioning: [],
   settings: [],
   proving: [],
   notes: [],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Outcome } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
@@ -14,6 +14,11 @@ const { add, close, page, problem: refused } = useHandle()
 const { data: repairs } = useRepairs()
 const route = useRoute()
 const router = useRouter()
+/** A new unit is handed over; any other is fixed. */
+const isNew = computed(() => (page.value?.log ?? []).some((l) => l.counts && l.kind === 'NEW_UNIT'))
+const possible = computed(() =>
+  (Object.keys(outcomes) as Outcome[]).filter((how) => how !== (isNew.value ? 'FIXED' : 'COMMISSIONED')),
+)
 /** Nobody presses on by habit: how it ended is said each time. */
 const outcome = ref<Outcome | null>(null)
 const decided = ref('')
@@ -46,16 +51,16 @@ async function end() {
     <h2 class="h5">{{ tell('closeVisit.closeTheVisit') }}</h2>
     <div class="outcomes" role="radiogroup" :aria-label="tell('closeVisit.howItEnded')">
       <label
-        v-for="(words, key) in outcomes"
+        v-for="key in possible"
         :key="key"
         class="key"
         :class="{ on: outcome === key }"
         :data-test="`outcome-${key}`"
       >
-        <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ words.choice }}
+        <input v-model="outcome" type="radio" name="outcome" :value="key" /> {{ outcomes[key].choice }}
       </label>
     </div>
-    <div v-if="outcome === 'FIXED' && blocks.length" data-test="blocks">
+    <div v-if="(outcome === 'FIXED' || outcome === 'COMMISSIONED') && blocks.length" data-test="blocks">
       <p v-for="b in blocks" :key="b" class="problem mb-0">{{ b }}.</p>
     </div>
     <div v-if="outcome === 'PART_ORDERED'" class="mt-2">

@@ -6,6 +6,7 @@ import CannotDo from './CannotDo.vue'
 import CautionList from './CautionList.vue'
 import { minutes, percent } from './format'
 import HandlingLines from './HandlingLines.vue'
+import PaperLinks from './PaperLinks.vue'
 import NeedsLicence from './NeedsLicence.vue'
 import PlanTree from './PlanTree.vue'
 import { usePlan } from './useDetails'
@@ -103,6 +104,7 @@ onKeyStroke(['w', 'W'], (event) => {
     </p>
     <NeedsLicence v-if="test.safety.needs.length" :needs="test.safety.needs" />
     <CautionList :safety="test.safety" />
+    <PaperLinks :about="test.about" />
     <HandlingLines v-if="test.handling.length" :lines="test.handling" />
     <button v-if="test.change" type="button" class="key" data-test="change-in" @click="emit('change')">
       {{ tell('doNext.itIsInStartIts', { change: test.change }) }}

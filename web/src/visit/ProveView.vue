@@ -46,7 +46,7 @@ const all = computed(() => proving.value?.items.length ?? 0)
   <main class="page" data-test="proving">
     <h1 class="h4">{{ tell('common.provingRun') }}</h1>
     <template v-if="proving">
-      <p v-if="!proving.repaired" data-test="nothing-repaired">
+      <p v-if="!proving.due" data-test="nothing-repaired">
         {{ tell('proveView.nothingIsMarkedAsRepaired') }}
         <RouterLink :to="{ name: 'verdict', params: route.params }">{{
           tell('proveView.sayWhatWasChanged')
@@ -74,7 +74,7 @@ const all = computed(() => proving.value?.items.length ?? 0)
         </div>
         <ProveDock v-if="!closed && current" :key="`${current.kind}-${current.id}`" class="now" :item="current" />
       </div>
-      <TimingDiagram v-if="proving.repaired" :diagram="page!.diagram" />
+      <TimingDiagram v-if="proving.due" :diagram="page!.diagram" />
       <p class="caution mt-3">{{ unit!.defer }}</p>
       <CloseVisit v-if="!closed" :blocks="proving.blocks" />
     </template>

@@ -3,18 +3,22 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useCalculator } from '../tools/useCalculator'
 import ChoiceRow from './ChoiceRow.vue'
+import MenuWalk from './MenuWalk.vue'
+import NumberField from './NumberField.vue'
 import SettingSuggestion from './SettingSuggestion.vue'
 import { useHandle } from './handle'
-import { useSettings } from './useDetails'
+import { useSettings, useSteps } from './useDetails'
 import { tell } from '../words/words'
 
 const { visit, page, add } = useHandle()
 const route = useRoute()
 const { data: settings } = useSettings()
 const closed = computed(() => Boolean(visit.value!.closedAt))
-const chosen = ref('')
+const chosen = ref(String(route.query.setting ?? ''))
 const found = ref('')
 const left = ref('')
+/** By which calculation, or why; left empty where nobody says. */
+const why = ref('')
 const setting = computed(() => settings.value?.find((s) => s.id === chosen.value))
 const all = computed(() => settings.value?.map((s) => ({ value: s.id, label: s.label })) ?? [])
 const positions = computed(() => setting.value?.positions.map((p) => ({ value: p, label: p })) ?? [])
@@ -30,15 +34,31 @@ watch(chosen, () => {
   asking.value = false
   found.value = ''
   left.value = ''
+  why.value = ''
 })
-const steps = computed(
-  () => setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? [],
+/** A number is asked about; positions with names are all known. */
+const between = computed(() =>
+  setting.value?.range && setting.value.byMenu && found.value && left.value && found.value !== left.value
+    ? { setting: chosen.value, from: found.value, to: left.value }
+    : undefined,
 )
+const asked = useSteps(between)
+const steps = computed(() =>
+  between.value
+    ? (asked.data.value ?? [])
+    : (setting.value?.ways.find((w) => w.from === found.value && w.to === left.value)?.steps ?? []),
+)
+/** A position that a calculation gives: it is the reason, too. */
+function take(position: string) {
+  left.value = position
+  why.value = calculator.value?.title ?? ''
+}
 const ready = computed(() => found.value !== '' && left.value !== '')
 const written = computed(() => tell('settingsView.foundLeft2', { found: found.value, left: left.value }))
+const isNew = computed(() => page.value!.log.some((l) => l.counts && l.kind === 'NEW_UNIT'))
 const kept = computed(() =>
   page.value!.log.some(
-    (l) => l.counts && l.kind === 'SETTING' && l.what === setting.value?.label && l.found === written.value,
+    (l) => l.counts && l.kind === 'SETTING' && l.what === setting.value?.label && l.found.startsWith(written.value),
   ),
 )
 </script>
@@ -51,9 +71,30 @@ const kept = computed(() =>
     <ChoiceRow v-model="chosen" :name="tell('settingsView.whichSetting')" test="setting" :options="all" />
     <template v-if="setting">
       <h2 class="h5 mt-4">{{ tell('common.found') }}</h2>
-      <ChoiceRow v-model="found" name="Found" test="found" :options="marked" />
+      <template v-if="setting.range">
+        <NumberField
+          v-model="found"
+          :name="tell('common.found')"
+          test="found"
+          :start="setting.factory"
+          :range="setting.range"
+          :unit="setting.unit"
+        />
+        <p class="soft mb-0">{{ tell('settingsView.factoryIs', { factory: setting.factory }) }}</p>
+      </template>
+      <ChoiceRow v-else v-model="found" name="Found" test="found" :options="marked" />
       <h2 class="h5 mt-3">{{ tell('settingsView.needed') }}</h2>
-      <ChoiceRow v-model="left" name="Wanted" test="left" :options="positions" />
+      <NumberField
+        v-if="setting.range"
+        v-model="left"
+        :name="tell('settingsView.needed')"
+        test="left"
+        :start="found || setting.factory"
+        :range="setting.range"
+        :unit="setting.unit"
+      />
+      <ChoiceRow v-else v-model="left" name="Wanted" test="left" :options="positions" />
+      <p v-if="asked.error.value" class="problem" role="alert">{{ asked.error.value.message }}</p>
       <template v-if="calculator && calculator.id === suggests">
         <button
           type="button"
@@ -64,13 +105,7 @@ const kept = computed(() =>
         >
           {{ tell('settingsView.whatShouldItBe', { title: calculator.title }) }}
         </button>
-        <SettingSuggestion
-          v-if="asking"
-          :key="chosen"
-          :setting="chosen"
-          :calculator="calculator"
-          @suggested="left = $event"
-        />
+        <SettingSuggestion v-if="asking" :key="chosen" :setting="chosen" :calculator="calculator" @suggested="take" />
       </template>
       <template v-if="ready">
         <p v-if="found === left" class="mt-4">{{ tell('settingsView.leaveItAsItIs') }}</p>
@@ -87,12 +122,18 @@ const kept = computed(() =>
           </ol>
         </template>
         <p v-else class="press mt-4" data-test="key-steps">{{ tell('settingsView.moveItFromTo', { found, left }) }}</p>
+        <template v-if="!closed && !kept">
+          <label for="why" class="mt-3"
+            ><strong>{{ tell('settingsView.why') }}</strong></label
+          >
+          <BFormInput id="why" v-model="why" class="field" maxlength="500" />
+        </template>
         <button
           v-if="!closed && !kept"
           type="button"
           class="key next onward"
           data-test="keep-setting"
-          @click="add({ kind: 'SETTING', setting: chosen, found, left })"
+          @click="add({ kind: 'SETTING', setting: chosen, found, left, why: why.trim() || undefined })"
         >
           {{ tell('settingsView.keepFoundLeft', { found, left }) }}
         </button>
@@ -101,10 +142,14 @@ const kept = computed(() =>
         </p>
       </template>
     </template>
+    <MenuWalk />
     <p class="caution mt-4">
       {{ tell('settingsView.theMakersInstructionsSayWhat') }}
     </p>
-    <RouterLink class="key mt-2" :to="{ name: 'work', params: route.params }">{{
+    <RouterLink v-if="isNew" class="key next mt-2" :to="{ name: 'set-up', params: route.params }">{{
+      tell('settingsView.backToTheSetUp')
+    }}</RouterLink>
+    <RouterLink v-else class="key mt-2" :to="{ name: 'work', params: route.params }">{{
       tell('common.backToTheWork')
     }}</RouterLink>
   </main>

@@ -4,14 +4,16 @@ import { useRoute } from 'vue-router'
 import { useHandle } from './handle'
 import NameplateCard from './NameplateCard.vue'
 import { outcomes } from './outcomes'
+import PaperShelf from './PaperShelf.vue'
 import TakeAlong from './TakeAlong.vue'
-import { useHistory } from './useDetails'
+import { useCommissioning, useHistory } from './useDetails'
 import { language, tell } from '../words/words'
 
 /** The first screen where the unit was visited before: what is in it, what was done to it, what was left in it. */
 const { visit, unit, page, add } = useHandle()
 const route = useRoute()
 const { data: history, isPending } = useHistory()
+const { data: setUp } = useCommissioning()
 const told = computed(() => page.value?.log.filter((l) => l.counts && l.kind === 'VISITED').at(-1))
 const same = ref(false)
 const ran = ref(false)
@@ -51,6 +53,12 @@ const day = (at?: string | null) =>
       }}</template>
     </p>
     <NameplateCard :unit="visit!.unitId" :closed="Boolean(visit!.closedAt)" />
+    <PaperShelf :unit="visit!.unitId" :board="visit!.board ?? null" :closed="Boolean(visit!.closedAt)" />
+    <p v-if="!visit!.closedAt || setUp?.begun" class="fresh">
+      <RouterLink class="key" :to="{ name: 'set-up', params: route.params }" data-test="to-set-up">{{
+        setUp?.begun ? tell('unitView.setUpOpen', { open: setUp.open }) : tell('unitView.neverRan')
+      }}</RouterLink>
+    </p>
     <TakeAlong v-if="!visit!.closedAt" :visit="visit!.job.id" />
     <p>{{ unit!.duty }}</p>
     <p class="caution">

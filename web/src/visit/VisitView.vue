@@ -39,6 +39,8 @@ const lostSession = computed(() => handle.loginNeeded.value || loggedOut.value)
 const now = ref(Date.now())
 useIntervalFn(() => (now.value = Date.now()), 1000)
 const since = (at: number) => clock((now.value - at) / 1000)
+/** The unit is set up on this visit. */
+const isNew = computed(() => (handle.page.value?.log ?? []).some((l) => l.counts && l.kind === 'NEW_UNIT'))
 const help = ref(false)
 const danger = ref(false)
 const mayStop = computed(() => !handle.visit.value?.closedAt && !handle.page.value?.stops.length)
@@ -85,6 +87,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
         }}</span>
       </button>
       <button class="key quiet keys" type="button" @click="help = true">{{ tell('visitView.keys') }}</button>
+      <RouterLink v-if="isNew" :to="{ name: 'set-up', params: { id } }" class="long" data-test="step-set-up">{{
+        tell('visitView.setUp')
+      }}</RouterLink>
       <p class="complaint">{{ handle.visit.value.job.complaint }}</p>
     </nav>
     <DangerList v-if="mayStop && danger" @done="danger = false" />

@@ -41,6 +41,7 @@ const odd = computed(
     page.value.verdict.status === 'UNEXPLAINED' ||
     page.value.contradictions.length > 0 ||
     page.value.unknownCodes.length > 0 ||
+    page.value.expected.length > 0 ||
     page.value.repeats.length > 0,
 )
 const free = ref(false)
@@ -147,6 +148,10 @@ function pick(net: string) {
         <template v-else>{{ tell('workView.isThisTheRightEquipment') }}</template>
       </p>
       <p v-for="u in page.unknownCodes" :key="u" class="problem" data-test="unknown-code">{{ u }}</p>
+      <p v-for="x in page.expected" :key="x" data-test="expected-code">
+        {{ x }}
+        <RouterLink :to="{ name: 'set-up', params: route.params }">{{ tell('workView.toTheSetUp') }}</RouterLink>
+      </p>
       <p v-for="c in page.contradictions" :key="c.repeat + c.other" class="problem">
         {{ tell('workView.theseTwoReadingsConflict', { repeat: c.repeat, other: c.other }) }}
         <button v-if="!closed" type="button" class="key" data-test="repeat" @click="chosenId = c.test.id">

@@ -43,7 +43,7 @@ const item = (state: string, what: string) => ({
 describe('the proving run', () => {
   it('says what is left and what to do first', async () => {
     const made = await page(ProveView, {
-      repaired: true,
+      due: true,
       blocks: [],
       items: [item('BAD', 'draft'), item('MISSING', 'gas pressure'), item('MISSING', 'rise'), item('GOOD', 'line')],
     })
@@ -54,7 +54,7 @@ describe('the proving run', () => {
 
   it('goes in the order of one walk, each moment once', async () => {
     const made = await page(ProveView, {
-      repaired: true,
+      due: true,
       blocks: [],
       items: [
         { ...item('MISSING', 'rise'), walk: 'CALLED' },
@@ -73,7 +73,7 @@ describe('the proving run', () => {
 
   it('brings what is tapped under the keys, and goes on in the order of the walk', async () => {
     const made = await page(ProveView, {
-      repaired: true,
+      due: true,
       blocks: [],
       items: [item('GOOD', 'line'), item('MISSING', 'draft'), item('MISSING', 'rise')],
     })
@@ -85,14 +85,14 @@ describe('the proving run', () => {
   })
 
   it('says when all is shown, and when there is nothing to prove', async () => {
-    const all = await page(ProveView, { repaired: true, blocks: [], items: [item('GOOD', 'line')] })
+    const all = await page(ProveView, { due: true, blocks: [], items: [item('GOOD', 'line')] })
     expect(all.find('[data-test=all-shown]').exists()).toBe(true)
-    const none = await page(ProveView, { repaired: false, blocks: ['x'], items: [] })
+    const none = await page(ProveView, { due: false, blocks: ['x'], items: [] })
     expect(none.get('[data-test=nothing-repaired]').text()).toContain('no run to prove')
   })
 
   it('closes nothing twice', async () => {
-    const proving = { repaired: true, blocks: [], items: [item('GOOD', 'line')] }
+    const proving = { due: true, blocks: [], items: [item('GOOD', 'line')] }
     expect((await page(ProveView, proving)).findComponent({ name: 'CloseVisit' }).exists()).toBe(true)
     const closed = await page(ProveView, proving, [], '2026-11-20T10:00:00Z')
     expect(closed.findComponent({ name: 'CloseVisit' }).exists()).toBe(false)

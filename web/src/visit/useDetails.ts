@@ -9,9 +9,12 @@ import {
   type Connection,
   type Drawing,
   type History,
+  type MenuScreen,
+  type MenuStep,
   type Proving,
   type Repair,
   type Setting,
+  type SettingUp,
   type LookLine,
   type TestLine,
   type TestView,
@@ -66,6 +69,32 @@ export const useCables = () =>
 
 export const useSettings = () =>
   useDetail('settings', (id) => answer<Setting[]>(api.GET('/api/visits/{id}/settings', { params: { path: { id } } })))
+
+export const useCommissioning = () =>
+  useDetail('commissioning', (id) =>
+    answer<SettingUp>(api.GET('/api/visits/{id}/commissioning', { params: { path: { id } } })),
+  )
+
+export const useMenu = () =>
+  useDetail('menu', (id) => answer<MenuScreen[]>(api.GET('/api/visits/{id}/menu', { params: { path: { id } } })))
+
+/** What is pressed between two positions of a setting, once both are chosen. */
+export function useSteps(asked: Ref<{ setting: string; from: string; to: string } | undefined>) {
+  const { id } = useHandle()
+  return useQuery({
+    queryKey: computed(() => ['visit', id, 'steps', asked.value]),
+    queryFn: () =>
+      answer<MenuStep[]>(
+        api.GET('/api/visits/{id}/settings/{setting}/steps', {
+          params: {
+            path: { id, setting: asked.value!.setting },
+            query: { from: asked.value!.from, to: asked.value!.to },
+          },
+        }),
+      ),
+    enabled: computed(() => asked.value !== undefined),
+  })
+}
 
 export const useHistory = () =>
   useDetail('history', (id) => answer<History>(api.GET('/api/visits/{id}/history', { params: { path: { id } } })))

@@ -58,6 +58,9 @@ public final class Admission {
         if (kept.entry() instanceof Entry.Unable unable && DangerTest.comesFirst(before.unit().pack().catalogue().test(unable.test()))) {
             throw new Refused("test", Message.of("entry.asked-first"));
         }
+        if (kept.entry() instanceof Entry.OfCommissioning step) {
+            Commissioning.admit(before, step);
+        }
         if (kept.entry() instanceof Entry.OfTheWork work) {
             work(before, work, signer);
         }

@@ -100,6 +100,8 @@ final class EntryReader {
         } else if (entry instanceof Entry.SetTo set) {
             position("found", set.setting(), set.found());
             position("left", set.setting(), set.left());
+        } else if (entry instanceof Entry.OfCommissioning step) {
+            return Told.of(new Observation.Experience(Commissioning.factors(model, step)));
         } else if (entry instanceof Entry.OfTheWork work) {
             work(work);
         } else if (entry instanceof Entry.ChangeIn change && change.test() != null) {
@@ -129,6 +131,11 @@ final class EntryReader {
 
     private void position(String field, String id, String position) {
         UnitModel.Setting setting = Refused.beside("setting", () -> model.setting(id));
+        UnitModel.Range range = setting.range();
+        if (range != null && !setting.options().containsKey(position)) {
+            throw new Refused(field, Message.of("entry.no-number", Message.said(setting.label()), Message.said(position), new Message.Number(range.least()),
+                    new Message.Number(range.most()), new Message.Number(range.step()), Message.said(setting.unit())));
+        }
         if (!setting.options().containsKey(position)) {
             throw new Refused(field, Message.of("entry.no-position", Message.said(setting.label()), Message.said(position),
                     Message.said(String.join(", ", setting.options().keySet()))));

@@ -60,7 +60,7 @@ class ProvingRunTest {
     @Test
     void nothingIsToBeProvenBeforeARepairButTheSafetiesAreSaid() {
         ProvingPage page = ProvingPage.of(with(FURNACE, new Entry.TestReading("draft-gauge", "0.3")));
-        assertThat(page.repaired()).isFalse();
+        assertThat(page.due()).isFalse();
         assertThat(page.items()).extracting(Item::kind).containsOnly(Kind.SAFETY);
         assertThat(said(page.blocks())).contains("All safeties in circuit").contains("CO measured");
         assertThat(ProvingPage.blocks(with(FURNACE, SAFE, NO_MONOXIDE))).isEmpty();
@@ -216,7 +216,7 @@ class ProvingRunTest {
     @Test
     void waterIsAsWarmAsTheEmitterWantsIt() {
         CaseUnit boiler = Units.shipped("f5-boiler");
-        Entry.SetTo floor = new Entry.SetTo("hottest", "medium", "low - radiant floor");
+        Entry.SetTo floor = new Entry.SetTo("hottest", "150", "115");
         assertThat(ENGLISH.words(item(ProvingPage.of(with(boiler, new Entry.Repaired("board"))), "supply-felt").due())).contains("125").contains("175");
         Item due = item(ProvingPage.of(with(boiler, floor, new Entry.Repaired("board"), new Entry.TestReading("supply-felt", "150"))), "supply-felt");
         assertThat(ENGLISH.words(due.due())).contains("90").contains("140");

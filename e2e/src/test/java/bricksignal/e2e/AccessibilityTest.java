@@ -52,7 +52,7 @@ class AccessibilityTest {
             browser.logIn("ines");
             check(browser, "jobs", found);
             for (String path : new String[] {"/jobs/new", "/identify", "/boards", "/boards/new?family=f1-furnace", "/packs", "/policy", "/me", "/tools", "/tools/economizer?mixed=66",
-                "/tools/isolation", "/tools/humidity-limit?humidity=45", "/visits/" + visit + "/settings", "/visits/" + visit + "/prove", "/visits/" + visit + "/before",
+                "/tools/isolation", "/tools/humidity-limit?humidity=45", "/visits/" + visit + "/settings", "/visits/" + visit + "/set-up", "/visits/" + visit + "/prove", "/visits/" + visit + "/before",
                 "/visits/" + visit + "/power", "/visits/" + visit + "/work", "/visits/" + visit + "/drawing", "/visits/" + visit + "/unit",
                 "/visits/" + visit + "/verdict", "/visits/" + visit + "/ways", "/visits/" + visit + "/change", "/visits/" + visit + "/report", "/jobs/record?query=heat"}) {
                 shown(browser, path);

@@ -99,12 +99,13 @@ class WordsOnScreenTest {
         Client ines = server.logIn("ines");
         ines.put("/api/me", Map.of("locale", language, "hand", "RIGHT"));
         String visit = ines.job(family, "It does not run.");
+        ines.add(visit, entry("NEW_UNIT"));
         ines.add(visit, entry("NOTE", "text", "looked at"));
         Set<String> found = new LinkedHashSet<>();
         try (Browser browser = new Browser(server.url(), 1280, 800)) {
             browser.go("/login");
             browser.logIn("ines");
-            for (String step : List.of("before", "power", "work", "drawing", "verdict", "ways", "change", "settings", "prove", "report")) {
+            for (String step : List.of("before", "power", "work", "drawing", "verdict", "ways", "change", "settings", "set-up", "prove", "report")) {
                 browser.go("/visits/" + visit + "/" + step);
                 browser.see("main h1, main h2, [data-test=sheet]");
                 browser.waitFor(() -> BUSY.stream().noneMatch(browser.text("main")::contains));

@@ -279,7 +279,7 @@ final class ModelBuilder {
     private static Fault fault(String id, Section s) {
         return new Fault(id, Message.said(s.text("label")), Fault.Kind.valueOf(s.has("kind") ? s.text("kind") : "FAULT"), s.text("part"),
                 s.number("weight", 0), s.items("does").stream().map(ModelBuilder::effect).toList(), Message.said(s.text("remedy")),
-                s.flag("shared", false), s.number("intermittent", 0), s.number("onset", 0));
+                s.flag("shared", false), s.number("intermittent", 0), s.number("onset", 0), s.text("commission"));
     }
 
     private static Effect effect(Section s) {
@@ -295,9 +295,14 @@ final class ModelBuilder {
 
     private static UnitModel.Setting setting(String id, Section s) {
         Map<String, Double> options = new LinkedHashMap<>();
+        UnitModel.Range range = s.has("range") ? s.at("range").attempt(() -> new UnitModel.Range(s.at("range").number("least", 0), s.at("range").number("most", 0),
+                s.at("range").number("step", 1))) : null;
         s.at("options").children().forEach((position, value) -> options.put(position, value.asNumber()));
+        if (range != null) {
+            options.putAll(range.positions());
+        }
         return new UnitModel.Setting(id, s.text("label"), s.text("parameter"), s.text("unit"), options, s.text("factory"),
-                s.has("suggest") ? suggest(s.at("suggest")) : null);
+                s.has("suggest") ? suggest(s.at("suggest")) : null, range);
     }
 
     private static UnitModel.Suggest suggest(Section s) {

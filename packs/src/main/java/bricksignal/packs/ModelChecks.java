@@ -223,6 +223,7 @@ final class ModelChecks {
         });
         each("settings", (id, s) -> {
             oneOf(s, "parameter", s.text("parameter"), machine.parameters().keySet(), "parameter");
+            oneOf(s, "factory", s.text("factory"), model.setting(id).options().keySet(), "position");
             if (s.has("suggest")) {
                 suggested(s.at("suggest"));
             }
@@ -245,8 +246,9 @@ final class ModelChecks {
             }
         });
         model.settings().stream().filter(setting -> model.menu().has(setting.id())).forEach(setting -> {
-            List<String> positions = List.copyOf(setting.options().keySet());
-            positions.stream().flatMap(from -> positions.stream().filter(to -> model.menu().steps(setting.id(), positions, from, to).isEmpty())
+            List<String> all = List.copyOf(setting.options().keySet());
+            List<String> positions = setting.range() == null || all.size() < 2 ? all : List.of(all.get(0), all.get(all.size() - 1));
+            positions.stream().flatMap(from -> positions.stream().filter(to -> model.menu().steps(setting.id(), all, from, to).isEmpty())
                     .map(to -> "from '" + from + "' to '" + to + "'")).findFirst().ifPresent(pair -> root.at("menu").note("no way leads " + pair
                             + " of the setting '" + setting.id() + "' and keeps it", "Declare what is pressed, and which way saves"));
         });

@@ -105,9 +105,14 @@ public final class OverlayReader {
         values("labels", "points", "label");
         values("colours", "points", "colour");
         values("fuses", "circuit", "amps");
+        values("handling", "parts", "handling");
         nominals();
         call();
         settings();
+        limits();
+        if (overlay.has("menu")) {
+            changed.set("menu", overlay.at("menu").node());
+        }
         Map<String, List<Chart.Generation>> generations = charts();
         if (!problems.isEmpty()) {
             throw new PackException(problems);
@@ -194,15 +199,28 @@ public final class OverlayReader {
                         + ModelChecks.maybe(id, new ArrayList<>(changed.path("settings").propertyNames())));
                 return;
             }
-            if (!section.at("options").children().containsKey(section.text("factory"))) {
+            if (section.has("options") && !section.at("options").children().containsKey(section.text("factory"))) {
                 section.at("factory").note("the factory position '" + section.text("factory") + "' is not among the options",
                         "Add it, or name one of " + section.at("options").children().keySet());
             }
-            setting.set("options", section.at("options").node());
+            setting.remove(List.of("options", "range"));
+            String positions = section.has("range") ? "range" : "options";
+            setting.set(positions, section.at(positions).node());
             setting.put("factory", section.text("factory"));
             if (section.has("label")) {
                 setting.put("label", section.text("label"));
             }
+        });
+    }
+
+    private void limits() {
+        overlay.at("limits").children().forEach((id, section) -> {
+            if (!(changed.path("acceptance").path(id) instanceof ObjectNode limit)) {
+                section.note("this family has no limit '" + id + "'", "Take it out, or correct the name"
+                        + ModelChecks.maybe(id, new ArrayList<>(changed.path("acceptance").propertyNames())));
+                return;
+            }
+            List.of("least", "most").stream().filter(section::has).forEach(key -> limit.put(key, section.number(key, 0)));
         });
     }
 

@@ -8,6 +8,7 @@ import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.Map;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -26,6 +27,66 @@ class MendedFamiliesTest {
 
     private static boolean lampEver(Timeline run, String board, String pattern) {
         return run.lampShares(board, 0, run.scenario().seconds()).getOrDefault(LampPattern.parse(pattern), 0.0) > 0;
+    }
+
+    // --- F1, F2 ----------------------------------------------------------------------------------------------------------------------------
+
+    /** The blower's air comes through a crack: the flame burns well until the blower starts, then it leaves the rod (common practice). */
+    @ParameterizedTest
+    @CsvSource({"f1-furnace", "f2-furnace"})
+    void crackedExchangerLosesItsFlameWhenTheBlowerStarts(String family) {
+        Timeline run = Compiled.of(family).with("exchanger-cracked");
+        double[] seen = run.firstStretch(F1.when("in.flame")).orElseThrow();
+        double[] blowing = run.firstStretch(F1.when("airflow >= 0.8")).orElseThrow();
+        assertThat(seen[1] - seen[0]).as("half a minute of good flame").isGreaterThan(25);
+        assertThat(seen[1]).as("lost with the air, not before").isBetween(blowing[0] - 1, blowing[0] + 2);
+        assertThat(lampEver(run, "board", "7 flashes")).as("after its tries it locks out").isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"f1-furnace", "f2-furnace"})
+    void cakedCoilTripsTheLimitAsACloggedFilterDoes(String family) {
+        assertThat(lampEver(Compiled.of(family).with("coil-dirty"), "board", "3 flashes")).isTrue();
+        assertThat(lampEver(Compiled.of(family).with("nothing-now"), "board", "3 flashes")).isFalse();
+    }
+
+    /** What flows through an orifice goes with the root of its pressure (Bernoulli): 2.2 in. w.c. instead of 3.5 are 79 % of the heat. */
+    @Test
+    void lowManifoldHeatsByTheRootOfItsPressure() {
+        Compiled unit = Compiled.of("f1-furnace");
+        double good = riseAtTheEndOfTheCall(unit.with("nothing-now"));
+        double low = riseAtTheEndOfTheCall(unit.with("manifold-low"));
+        assertThat(low / good).isBetween(0.95 * Math.sqrt(2.2 / 3.5), 1.05 * Math.sqrt(2.2 / 3.5));
+        assertThat(unit.shows("manifold-low", "manifold")).isBetween(2.1, 2.3);
+        assertThat(unit.shows("orifice-wrong", "manifold")).as("the gauge is right, the orifice is not").isBetween(3.4, 3.6);
+    }
+
+    /** Degrees above the 70 of the room, to half a degree. */
+    private static double riseAtTheEndOfTheCall(Timeline run) {
+        return DoubleStream.iterate(0, rise -> rise + 0.5).filter(rise -> run.share(F1.when("plenum >= " + (70 + rise)), 390, 399) < 1).findFirst().orElseThrow();
+    }
+
+    /** A trap full of scale: water stands in the hose, the code is that of the draft, and the pressure switch is sound. */
+    @ParameterizedTest
+    @CsvSource({"trap-blocked", "collector-cracked"})
+    void condensingFurnaceOfOneStageStopsForDraftWhenItsWaterSideFails(String fault) {
+        UnitModel model = PackReader.read(PackLibrary.text("f1-furnace", Map.of("heat", "condensing")));
+        Timeline run = VirtualUnit.of(model, model.fault(fault).in(model.machine())).usualRun();
+        assertThat(lampEver(run, "board", "4 flashes")).isTrue();
+        assertThat(F1.ever(run, "flame >= 0.5")).isFalse();
+        assertThat(run.share(F1.when("water >= 0.5"), 0, run.scenario().seconds()) > 0).isEqualTo(fault.equals("trap-blocked"));
+        Timeline good = VirtualUnit.of(model, model.machine()).usualRun();
+        assertThat(F1.ever(good, "flame >= 0.5")).isTrue();
+    }
+
+    /** Its own test terminal runs all four: inducer, igniter, blower fast, blower slow. */
+    @Test
+    void testTerminalOfTheCondensingFurnaceRunsFourParts() {
+        UnitModel model = PackReader.read(PackLibrary.text("f1-furnace", Map.of("heat", "condensing")));
+        Timeline run = VirtualUnit.of(model, model.machine()).run("self-test");
+        assertThat(F1.ever(run, "amps.inducer-motor >= 1.2 and out.igniter and out.blower-cool")).isTrue();
+        assertThat(F1.ever(run, "amps.inducer-motor >= 1.2 and out.blower")).isTrue();
+        assertThat(F1.ever(run, "amps.gas-valve >= 0.3")).as("never gas").isFalse();
     }
 
     // --- F3 --------------------------------------------------------------------------------------------------------------------------------

@@ -21,7 +21,7 @@ import tools.jackson.dataformat.yaml.YAMLMapper;
 class PackWordsTest {
 
     /** The fields that a person reads. */
-    private static final Set<String> READ = Set.of("label", "title", "remedy", "says", "shows", "lights", "meaning", "condition", "for");
+    private static final Set<String> READ = Set.of("label", "title", "remedy", "commission", "says", "shows", "lights", "meaning", "condition", "for");
     private static final Pattern ASKS = Pattern.compile("^(Is|Are|Does|Do|Did|Was|Were|Has|Have) ");
 
     @ParameterizedTest

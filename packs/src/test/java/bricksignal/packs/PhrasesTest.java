@@ -29,7 +29,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PhrasesTest {
 
     /** What a record holds as text for people to read. */
-    private static final Set<String> READ = Set.of("label", "duty", "hold", "why", "seen", "where", "side", "called", "condition", "says", "handling");
+    private static final Set<String> READ = Set.of("label", "duty", "hold", "why", "seen", "where", "side", "called", "condition", "says", "handling", "commission");
     private static final Map<String, String> SPANISH = read(Path.of("src/main/resources/packs/words/es.tsv"));
 
     private static Map<String, String> read(Path file) {

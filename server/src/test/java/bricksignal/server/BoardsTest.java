@@ -101,7 +101,7 @@ class BoardsTest {
         assertThat(leader.get("name").asString()).startsWith("f1-furnace ignition=spark blower=capacitor");
         Client.Reply made = ines.post("/api/units", Map.of("siteName", "Spark " + UUID.randomUUID(), "label", "furnace", "location", "cellar",
                 "pack", leader.get("id").asString(), "choices", Map.of("ignition", "spark")));
-        assertThat(made.json().get("board").asString()).isEqualTo("f1-furnace-spark-capacitor");
+        assertThat(made.json().get("board").asString()).isEqualTo("f1-furnace-spark-capacitor-eighty");
         String visit = visitTo(made.json().get("id").asString());
         String seen = ines.get("/api/visits/" + visit).body();
         assertThat(seen).contains("spark electrode").doesNotContain("hot-surface igniter");

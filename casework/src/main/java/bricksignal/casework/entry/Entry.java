@@ -173,8 +173,32 @@ public sealed interface Entry {
      * @param setting by id
      * @param found one of its positions
      * @param left one of its positions
+     * @param why by which calculation, or in a person's words; null where nobody said
      */
-    record SetTo(String setting, String found, String left) implements Entry {
+    record SetTo(String setting, String found, String left, @Nullable String why) implements Entry {
+
+        /** Without a reason. */
+        public SetTo(String setting, String found, String left) {
+            this(setting, found, left, null);
+        }
+    }
+
+    /** An entry of setting up a unit that never ran before. */
+    sealed interface OfCommissioning extends Entry permits NewUnit, SetUp {
+    }
+
+    /** The unit is new: it is set up on this visit. */
+    record NewUnit() implements OfCommissioning {
+    }
+
+    /**
+     * A step of setting up is done, or has nothing to be done here.
+     *
+     * @param step by id: what is done at a new unit, or a setting that an earlier visit left right
+     * @param fitted whether there is such a thing here
+     * @param text how, in a person's words; null where nobody said
+     */
+    record SetUp(String step, boolean fitted, @Nullable String text) implements OfCommissioning {
     }
 
     /** Whether something that keeps people safe is so after the work. */

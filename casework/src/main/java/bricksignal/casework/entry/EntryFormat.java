@@ -83,6 +83,8 @@ public final class EntryFormat {
         kinds.put("REPAIRED", Entry.Repaired.class);
         kinds.put("SETTING", Entry.SetTo.class);
         kinds.put("SAFE", Entry.Safe.class);
+        kinds.put("NEW_UNIT", Entry.NewUnit.class);
+        kinds.put("SET_UP", Entry.SetUp.class);
         kinds.putAll(StopFormat.KINDS);
         kinds.putAll(WorkFormat.KINDS);
         kinds.put("NOTE", Entry.Note.class);
@@ -169,8 +171,14 @@ public final class EntryFormat {
                 f.only("kind", "part");
                 return new Entry.Repaired(f.name("part"));
             case "SETTING":
-                f.only("kind", "setting", "found", "left");
-                return new Entry.SetTo(f.name("setting"), f.name("found"), f.name("left"));
+                f.only("kind", "setting", "found", "left", "why");
+                return new Entry.SetTo(f.name("setting"), f.name("found"), f.name("left"), f.has("why") ? f.words("why") : null);
+            case "NEW_UNIT":
+                f.only("kind");
+                return new Entry.NewUnit();
+            case "SET_UP":
+                f.only("kind", "step", "fitted", "text");
+                return new Entry.SetUp(f.name("step"), f.truth("fitted"), f.has("text") ? f.words("text") : null);
             case "SAFE":
                 f.only("kind", "what", "yes");
                 return new Entry.Safe(f.oneOf("what", Entry.Safety.values()), f.truth("yes"));
@@ -273,6 +281,11 @@ public final class EntryFormat {
             to.put("setting", e.setting());
             to.put("found", e.found());
             to.put("left", e.left());
+            put(to, "why", e.why());
+        } else if (entry instanceof Entry.SetUp e) {
+            to.put("step", e.step());
+            to.put("fitted", e.fitted());
+            put(to, "text", e.text());
         } else if (entry instanceof Entry.Safe e) {
             to.put("what", e.what().name());
             to.put("yes", e.yes());

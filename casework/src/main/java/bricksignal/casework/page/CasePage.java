@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param unexplained probability that nothing in the model explains what was found
  * @param wouldExplain failures that no list of the pack names and that would explain it, likeliest first
  * @param unknownCodes lamps that show what no chart of their board has, and what to ask of it
+ * @param expected what a lamp showed that is to be expected of a new unit, and what is not done yet
  * @param sequence the lines of the timing diagram, with what was seen of the run that is being watched
  * @param taps what was seen of the sequence on this visit
  * @param stops what was found that ends the diagnosis, most dangerous first: while there is any, nothing else is shown first
@@ -37,7 +38,7 @@ import org.jspecify.annotations.Nullable;
 public record CasePage(int entries, String unit, List<LogLine> log, List<Suspect> suspects, List<Message> cleared,
         Advice.Purpose purpose, @Nullable TestPage next, List<TestLine> meanwhile, List<TestLine> others, VerdictPage verdict, TimingDiagram diagram,
         List<RungStep> rung, List<RungStep> where, List<Change> changes, boolean powerCycled,
-        List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes,
+        List<Contradicting> contradictions, List<Message> repeats, double unexplained, List<Message> wouldExplain, List<Message> unknownCodes, List<Message> expected,
         List<ChannelLine> sequence, List<Tap> taps, List<StopPage> stops) {
 
     /**

@@ -80,7 +80,7 @@ public final class CasePages {
                 Contradiction.of(diagnosis).stream().map(this::contradiction).toList(),
                 diagnosis.contradictions().stream().filter(LogLines::tellsWhat).map(log::what).toList(),
                 diagnosis.unexplained(), advice.verdict().unlisted().stream().map(h -> diagnosis.hypothesis(h).label()).toList(),
-                log.unknownCodes(), sequence(), Details.taps(now), StopPage.of(now));
+                log.unknownCodes(), CommissioningPage.expected(now), sequence(), Details.taps(now), StopPage.of(now));
     }
 
     private List<HypothesisId> shown() {

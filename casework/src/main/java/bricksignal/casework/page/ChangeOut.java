@@ -88,7 +88,7 @@ final class ChangeOut {
         return new ChangeOutPage(boards.stream().map(one -> new ChangeOutPage.BoardLine(one.id(), one.label())).toList(), board.id(), blocked(), terminals,
                 Arrays.stream(Entry.PlateOf.values()).map(what -> new ChangeOutPage.PlateLine(what, Message.of("plate." + what), plate.get(what))).toList(),
                 problems(), moves(own), differences(), model.settings().stream().map(setting -> new ChangeOutPage.SwitchLine(setting.id(), setting.label(),
-                List.copyOf(setting.options().keySet()), settings.get(setting.id()), model.menu().has(setting.id()))).toList(), spares, numbers(),
+                setting.range() == null ? List.copyOf(setting.options().keySet()) : List.of(settings.getOrDefault(setting.id(), setting.factory())), settings.get(setting.id()), model.menu().has(setting.id()))).toList(), spares, numbers(),
                 CAUTIONS.stream().map(what -> Message.of("change.caution." + what)).toList());
     }
 

@@ -29,6 +29,14 @@ final class Handling {
         return parts(model, test).flatMap(part -> part.handling().stream()).distinct().limit(MOST).toList();
     }
 
+    /** The parts whose papers are wanted at a test, by id: those in hand, or those that have the terminal that the red probe is on. */
+    static List<String> about(UnitModel model, Test test) {
+        List<String> handled = parts(model, test).map(Part::id).distinct().toList();
+        return !handled.isEmpty() || !(test instanceof Test.Reading reading && reading.place() instanceof Place.Across across) ? handled
+                : model.machine().circuit().elements().stream().filter(element -> element.nets().contains(across.red())).flatMap(element -> holding(model, Set.of(element.id()))).map(Part::id)
+                .distinct().toList();
+    }
+
     private static Stream<Part> parts(UnitModel model, Test test) {
         if (test instanceof Test.Reading reading) {
             return measured(model, reading);

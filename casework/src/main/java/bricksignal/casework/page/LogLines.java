@@ -1,6 +1,7 @@
 package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
+import bricksignal.casework.Commissioning;
 import bricksignal.casework.Line;
 import bricksignal.casework.Stamps;
 import bricksignal.casework.entry.Entry;
@@ -22,7 +23,9 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** The log in messages. */
 final class LogLines {
@@ -111,6 +114,10 @@ final class LogLines {
             return Message.of(tagged.signed() ? "log.tagged" : "log.tagged-refused", Message.said(tagged.told()));
         } else if (entry instanceof Entry.Unable unable) {
             return now.unit().pack().catalogue().test(unable.test()).label();
+        } else if (entry instanceof Entry.SetUp step) {
+            return Commissioning.steps(model).stream().filter(fault -> fault.id().equals(step.step())).findFirst().map(fault -> Message.said(fault.commission()))
+                    .orElseGet(() -> model.settings().stream().filter(setting -> Commissioning.step(setting.id()).equals(step.step())).findFirst()
+                            .map(setting -> Message.of("log.set", Message.said(setting.label()))).orElse(Message.said(step.step())));
         } else if (entry instanceof Entry.OfTheWork work) {
             return WorkLines.what(model, work);
         } else if (entry instanceof Entry.Unread unread) {
@@ -122,7 +129,7 @@ final class LogLines {
 
     private static String plain(Entry entry) {
         return entry instanceof Entry.PowerCycled ? "log.power-cycled" : entry instanceof Entry.Watched ? "log.watched"
-                : entry instanceof Entry.Repaired ? "log.repaired" : entry instanceof Entry.Twin ? "log.twin"
+                : entry instanceof Entry.Repaired ? "log.repaired" : entry instanceof Entry.NewUnit ? "log.new-unit" : entry instanceof Entry.Twin ? "log.twin"
                 : entry instanceof Entry.Died ? "log.died" : entry instanceof Entry.Visited ? "log.visited"
                 : entry instanceof Entry.Experience ? "log.experience" : entry instanceof Entry.Note ? "log.note" : entry instanceof Entry.ChangeIn ? "log.change-in"
                 : entry instanceof Entry.ChangeOut ? "log.change-out" : "log.taken-back";
@@ -146,7 +153,7 @@ final class LogLines {
         } else if (entry instanceof Entry.Note note) {
             return Message.said(note.text());
         } else if (entry instanceof Entry.SetTo set) {
-            return Message.of("log.found-left", Message.said(set.found()), Message.said(set.left()));
+            return CommissioningPage.set(set);
         } else if (entry instanceof Entry.Lifted lifted) {
             return Message.said(lifted.done());
         } else if (entry instanceof Entry.Monoxide measured) {
@@ -174,6 +181,8 @@ final class LogLines {
             return ofThen(entry);
         } else if (entry instanceof Entry.Experience experience) {
             return likelier(experience);
+        } else if (entry instanceof Entry.SetUp step) {
+            return step.text() != null ? Message.said(step.text()) : Message.of(step.fitted() ? "log.set-up" : "log.set-up-none");
         } else if (entry instanceof Entry.Unable unable) {
             return Message.of("log.unable." + unable.why());
         } else if (entry instanceof Entry.OfTheWork work) {
@@ -309,7 +318,18 @@ final class LogLines {
                 near.isEmpty() ? Message.NOTHING : Message.of("lamp.near", Message.items(Message.Joint.SEMICOLON, near)));
     }
 
+    /** What the lamp of a board showed the last time that still counts, where that is one pattern. */
+    static Optional<LampPattern> lastLamp(Case now, String board) {
+        return now.lines().stream().filter(Line::counts).flatMap(line -> first(line) instanceof Observation.Lamp lamp && lamp.board().equals(board) ? Stream.of(lamp) : Stream.empty())
+                .reduce((one, other) -> other).flatMap(lamp -> lamp.weights().entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey));
+    }
+
     private Message condition(String board, LampPattern pattern) {
+        return condition(model, board, pattern);
+    }
+
+    /** What the chart of a board says of a pattern. */
+    static Message condition(UnitModel model, String board, LampPattern pattern) {
         List<Message> meanings = model.chart(board).meanings(pattern).stream().map(Chart.Code::meaning).distinct()
                 .map(Message::said).toList();
         return meanings.isEmpty() ? Message.of("lamp.not-on-chart") : Message.items(Message.Joint.OR, meanings);

@@ -7,11 +7,11 @@ import java.util.List;
 /**
  * What proves a repair: what must be seen of the unit since the last part was changed, what of it was seen, and what is missing.
  *
- * @param repaired whether anything was repaired on this visit; before that there is nothing to prove
+ * @param due whether anything was repaired on this visit, or the unit is set up anew; else there is nothing to prove
  * @param items in the order of one walk
  * @param blocks why the visit cannot be closed as fixed; empty where it can
  */
-public record ProvingPage(boolean repaired, List<Item> items, List<Message> blocks) {
+public record ProvingPage(boolean due, List<Item> items, List<Message> blocks) {
 
     /** How an item is shown. */
     public enum Kind { READING, QUESTION, RUN, SETTING, SAFETY, CHANGE }

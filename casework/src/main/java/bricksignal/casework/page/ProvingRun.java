@@ -1,6 +1,7 @@
 package bricksignal.casework.page;
 
 import bricksignal.casework.Case;
+import bricksignal.casework.Commissioning;
 import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.page.ProvingPage.Item;
@@ -46,6 +47,7 @@ final class ProvingRun {
     private final List<Line> since;
     private final List<Observation> seen;
     private final List<Part> repaired;
+    private final boolean fresh;
     /** In the order of one walk: at each of its moments the run that is watched first, then what is quickest. */
     private final List<Item> items;
 
@@ -61,11 +63,12 @@ final class ProvingRun {
         this.since = counting.subList(last + 1, counting.size());
         this.seen = now.diagnosis().sinceRepair();
         this.repaired = now.diagnosis().repaired().stream().map(model::part).toList();
+        this.fresh = Commissioning.begun(now);
         this.items = items().sorted(Comparator.comparing(Item::walk).thenComparing(item -> item.kind() != Kind.RUN).thenComparingDouble(Item::minutes)).toList();
     }
 
     ProvingPage page() {
-        return new ProvingPage(!repaired.isEmpty(), items, blocks());
+        return new ProvingPage(due(), items, blocks());
     }
 
     /** Nothing temporary in it, nothing out of its limits, and the safeties said to be in. */
@@ -84,9 +87,14 @@ final class ProvingRun {
         return item.kind() == Kind.CHANGE ? Message.of("prove.still-in", item.what()) : Message.of("prove.not-so", item.what(), item.found());
     }
 
+    /** There is a run to prove after a repair, and of a new unit. */
+    private boolean due() {
+        return fresh || !repaired.isEmpty();
+    }
+
     private Stream<Item> items() {
         Stream<Item> always = Stream.of(changes(), safeties()).flatMap(all -> all);
-        return repaired.isEmpty() ? always : Stream.of(always, runs(), limits(), calls(), plugs(), settings(), untested()).flatMap(all -> all);
+        return !due() ? always : Stream.of(always, runs(), limits(), calls(), plugs(), settings(), untested()).flatMap(all -> all);
     }
 
     /** What is still in comes out first: a run with a jumper in it proves nothing. */
@@ -189,13 +197,13 @@ final class ProvingRun {
                 .anyMatch(net -> pins.stream().anyMatch(pin -> model.machine().circuit().element(pin).nets().contains(net)));
     }
 
-    /** A new board comes with the factory's switches: each is looked at again. */
+    /** A new board comes with the factory's switches, and so does a new unit: each is looked at again. */
     private Stream<Item> settings() {
         boolean newBoard = repaired.stream().anyMatch(part -> part.kind() == Part.Kind.BOARD);
         List<String> handled = now.diagnosis().observations().stream().flatMap(o -> o instanceof Observation.Answer a && a.yes() && SettingTest.looksAtASetting(a.test())
                 ? Stream.of(a.test().id()) : Stream.<String>empty()).toList();
         Map<String, String> positions = left(since);
-        return model.settings().stream().filter(setting -> newBoard || handled.contains(SettingTest.idOf(setting))).map(setting -> {
+        return model.settings().stream().filter(setting -> newBoard || fresh || handled.contains(SettingTest.idOf(setting))).map(setting -> {
             String position = positions.get(setting.id());
             return new Item(setting.id(), Kind.SETTING, Walk.POWER_OFF, Message.said(setting.label()), position == null ? State.MISSING : State.GOOD, Message.of("prove.set"),
                     position == null ? Message.NOTHING : Message.said(position), SETTING_MINUTES, List.of());

@@ -44,12 +44,13 @@ import org.jspecify.annotations.Nullable;
  * @param outcomes what it may show, most likely first
  * @param stamp what it is judged against, or null
  * @param handling what to know of the parts that are handled for it
+ * @param about the parts whose papers are wanted at it, by id
  * @param rung the rung of the ladder diagram around its probes; empty for a test without
  */
 public record TestPage(String id, Message title, Message instruction, boolean reading, boolean sequence, @Nullable String black,
         @Nullable String red, Message mode, Message unit, Message behind, boolean canReadOpen, Message moment, Message should, double at,
         boolean powerOff, @Phrase List<String> unplugged, double minutes, Cautions safety,
-        @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp, @Phrase List<String> handling,
+        @Nullable Message change, Message why, List<Outcome> outcomes, @Nullable StampPage stamp, @Phrase List<String> handling, List<String> about,
         List<RungStep> rung) {
 
     private static final double WORTH_NAMING = 0.005;
@@ -112,7 +113,7 @@ public record TestPage(String id, Message title, Message instruction, boolean re
                 : reading.setup().unplugged().stream().map(c -> model.connector(c).label()).toList(), proposal.minutes(),
                 Cautions.of(now, test), test instanceof Test.Check check && check.change().made() ? check.change().says() : null,
                 Why.of(now.diagnosis(), purpose, proposal), outcomes(now, proposal), stamp(now, reading),
-                Handling.of(model, test), circuit.around(test));
+                Handling.of(model, test), Handling.about(model, test), circuit.around(test));
     }
 
     /** The same as a line of a list. */

@@ -39,7 +39,7 @@ class EntryFormatTest {
                 new Entry.FreeReading("C", "R", MeterMode.AC_VOLTS, "standby", "27"),
                 new Entry.FreeReading(null, "R", MeterMode.DC_VOLTS, "standby", "-3"), new Entry.Correction("51"), new Entry.Stamped("draft-gauge", "0.70"),
                 new Entry.Answer("see-door", false), new Entry.Seen("flame", true, 26), new Entry.Missed("blower", 90),
-                new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.SetTo("off-delay", "1 off, 2 off", "1 off, 2 on"), new Entry.Safe(Entry.Safety.MONOXIDE, false), new Entry.Figure("price.igniter", 61.5, "dearer"),
+                new Entry.Watched(120.5), new Entry.Twin("3", true), new Entry.Repaired("igniter"), new Entry.SetTo("off-delay", "1 off, 2 off", "1 off, 2 on"), new Entry.SetTo("off-delay", "1 off, 2 off", "1 off, 2 on", "short ducts"), new Entry.NewUnit(), new Entry.SetUp("gas-shut", true, "soaped"), new Entry.SetUp("setting.off-delay", false, null), new Entry.Safe(Entry.Safety.MONOXIDE, false), new Entry.Figure("price.igniter", 61.5, "dearer"),
                 new Entry.Terminal("W", "brown 3"), new Entry.Plate(Entry.PlateOf.REVISION, "C"), new Entry.Moved("W"), new Entry.Agreed("setting delay"),
                 new Entry.Lent("igniter", "7"), new Entry.GivenBack(), new Entry.Spare("thermostat cable", "blue"), new Entry.Allowed("board", "the only one", "Odile"), new Entry.Ordered("igniter"), new Entry.Along("igniter"), new Entry.Unable("ohms-igniter", Obstacle.REACH),
                 new Entry.Note("two\nlines"),

@@ -31,6 +31,14 @@ class HandlingTest {
         assertThat(handling).anySatisfy(line -> assertThat(line).contains(says)).hasSizeLessThanOrEqualTo(3);
     }
 
+    /** A part in hand, or the parts that have the terminal that the red probe is on. */
+    @ParameterizedTest
+    @CsvSource({"f3-vehicle, see-gap, electrode", "f1-furnace, ohms-igniter, igniter"})
+    void papersOfWhatIsHandledAreWanted(String family, String test, String part) {
+        UnitModel model = model(family);
+        assertThat(Handling.about(model, tests(model).filter(one -> one.id().equals(test)).findFirst().orElseThrow())).contains(part);
+    }
+
     @Test
     void aVoltageBetweenTwoTerminalsHandlesNothing() {
         UnitModel model = model("f17-economizer");

@@ -19,9 +19,10 @@ import java.util.Optional;
  * @param shared true where one cause makes all units of a site fail alike: supply, fuel, an add-on controller
  * @param intermittent prior weight of the same fault as one that is there only some of the time, at least 0
  * @param onset minutes of running after which an intermittent one comes, by heat or time; 0 where it comes at any time
+ * @param commission what is done at a new unit so that it is not so, as people say it; empty where it is no matter of setting up
  */
 public record Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, Message remedy,
-        boolean shared, double intermittent, double onset) {
+        boolean shared, double intermittent, double onset, String commission) {
 
     /** Sorts of cause. */
     public enum Kind { FAULT, SET_WRONG, OPERATED_WRONG, NOTHING_WRONG }
@@ -42,6 +43,11 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
         }
     }
 
+    /** One that is no matter of setting up a new unit. */
+    public Fault(String id, Message label, Kind kind, String part, double weight, List<Effect> effects, Message remedy, boolean shared, double intermittent, double onset) {
+        this(id, label, kind, part, weight, effects, remedy, shared, intermittent, onset, "");
+    }
+
     /** The same fault gone half as far: each of its effects that has a size; empty where none has, or where it is a thing somebody did. */
     public Optional<Fault> milder(Machine nominal) {
         return partly(nominal, HALF);
@@ -55,7 +61,7 @@ public record Fault(String id, Message label, Kind kind, String part, double wei
     public Optional<Fault> partly(Machine nominal, double share) {
         List<Effect> less = effects.stream().map(effect -> effect.partly(nominal, share).orElse(effect)).toList();
         return kind != Kind.FAULT || less.equals(effects) ? Optional.empty()
-                : Optional.of(new Fault(id, label, kind, part, weight, less, remedy, shared, intermittent, onset));
+                : Optional.of(new Fault(id, label, kind, part, weight, less, remedy, shared, intermittent, onset, commission));
     }
 
     /** The machine with this fault in it. */

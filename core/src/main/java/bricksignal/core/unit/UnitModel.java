@@ -10,6 +10,7 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.menu.Menu;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -97,15 +98,48 @@ public record UnitModel(String id, String title, String duty, Machine machine, L
      * A switch or jumper.
      *
      * @param parameter the machine's parameter it sets
-     * @param options position to value
+     * @param options position to value, in their order
      * @param suggest the calculation that says where it should stand, or null
+     * @param range where its positions are the numbers of a range; null where each has a name
      */
     public record Setting(String id, String label, String parameter, String unit, Map<String, Double> options,
-            String factory, @Nullable Suggest suggest) {
+            String factory, @Nullable Suggest suggest, @Nullable Range range) {
 
         /** The position whose value is nearest to that. */
         public String nearest(double value) {
             return options.entrySet().stream().min(Comparator.comparingDouble(option -> Math.abs(option.getValue() - value))).orElseThrow().getKey();
+        }
+    }
+
+    /**
+     * Numbers that a setting takes.
+     *
+     * @param least the lowest
+     * @param most the highest, at least the lowest
+     * @param step from one to the next, above 0
+     */
+    public record Range(double least, double most, double step) {
+
+        /** More than anybody steps through. */
+        public static final int MOST_POSITIONS = 1000;
+        private static final double NEARLY = 1e-9;
+        /** Six decimals are more than any board shows. */
+        private static final double FINEST = 1e6;
+
+        public Range {
+            if (!(least <= most && step > 0 && (most - least) / step < MOST_POSITIONS)) {
+                throw new IllegalArgumentException("a range from " + least + " to " + most + " by " + step + "; least must not be above most, and the steps fewer than " + MOST_POSITIONS);
+            }
+        }
+
+        /** Its numbers as they are typed, each with its value, lowest first. */
+        public Map<String, Double> positions() {
+            Map<String, Double> positions = new LinkedHashMap<>();
+            for (int i = 0; least + i * step <= most + NEARLY; i++) {
+                double value = Math.round((least + i * step) * FINEST) / FINEST;
+                positions.put(value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value), value);
+            }
+            return positions;
         }
     }
 

@@ -79,7 +79,7 @@ class UnitModelTest {
         options.put("60 s", 60.0);
         options.put("90 s", 90.0);
         options.put("120 s", 120.0);
-        UnitModel.Setting delay = new UnitModel.Setting("off-delay", "Off delay", "off", "s", options, "90 s", null);
+        UnitModel.Setting delay = new UnitModel.Setting("off-delay", "Off delay", "off", "s", options, "90 s", null, null);
         assertThat(delay.nearest(0)).isEqualTo("60 s");
         assertThat(delay.nearest(100)).isEqualTo("90 s");
         assertThat(delay.nearest(106)).isEqualTo("120 s");

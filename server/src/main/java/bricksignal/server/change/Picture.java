@@ -24,7 +24,7 @@ import javax.imageio.stream.ImageInputStream;
  *
  * @param jpeg the picture
  */
-record Picture(int width, int height, byte[] jpeg) {
+public record Picture(int width, int height, byte[] jpeg) {
 
     private static final int LONGEST_SIDE = 1400;
     /** A picture of more is refused before it is unpacked: 40 megapixels, beyond any telephone's usual setting. */
@@ -40,7 +40,7 @@ record Picture(int width, int height, byte[] jpeg) {
      *
      * @throws BadInput if it is none, or unpacks to more than anybody photographs
      */
-    static Picture of(byte[] file) {
+    public static Picture of(byte[] file) {
         BufferedImage image = read(file);
         double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(image.getWidth(), image.getHeight()));
         int width = Math.max(1, (int) Math.round(scale * image.getWidth()));

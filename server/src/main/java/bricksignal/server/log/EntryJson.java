@@ -24,11 +24,16 @@ public class EntryJson {
         this.json = json;
     }
 
+    /** What an entry says, as it is stored. */
+    public String text(Entry entry) {
+        return json.writeValueAsString(EntryFormat.write(entry));
+    }
+
     /** An entry as it is stored. */
     public Evidence written(Filed filed, UUID visit, UUID account) {
         String supersedes = filed.supersedes();
         return new Evidence(UUID.fromString(filed.id()), visit, account, EntryFormat.kind(filed.entry()), EntryFormat.VERSION,
-                json.writeValueAsString(EntryFormat.write(filed.entry())), supersedes == null ? null : UUID.fromString(supersedes),
+                text(filed.entry()), supersedes == null ? null : UUID.fromString(supersedes),
                 java.time.Instant.ofEpochMilli(filed.madeAt()));
     }
 

@@ -1,6 +1,7 @@
 package bricksignal.server.overlay;
 
 import bricksignal.core.unit.CallAdvice;
+import bricksignal.core.unit.UnitModel;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
@@ -20,12 +21,16 @@ import org.jspecify.annotations.Nullable;
  * @param nominals by element
  * @param call in which order it takes power and call
  * @param settings by setting
+ * @param limits after a repair, by limit of the family
+ * @param handling what to know of a part with it in hand, by part
+ * @param menu the screens of this board, as its text has them
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
 public record OverlayDraft(String overlay, String family, String title, @Nullable Map<String, String> choices, @Nullable Map<String, List<Generation>> charts,
         @Nullable Map<String, Double> timings, @Nullable Map<String, String> labels, @Nullable Map<String, String> colours,
         @Nullable Map<String, Double> fuses, @Nullable Map<String, Nominal> nominals,
-        @Nullable CallOrder call, @Nullable Map<String, Setting> settings) {
+        @Nullable CallOrder call, @Nullable Map<String, Setting> settings, @Nullable Map<String, Limit> limits,
+        @Nullable Map<String, List<String>> handling, @Nullable Map<String, DraftScreen> menu) {
 
     /** The order, and why it is so. */
     public record CallOrder(CallAdvice.Order order, String why) {
@@ -48,6 +53,21 @@ public record OverlayDraft(String overlay, String family, String title, @Nullabl
 
     /** A switch bank as this board has it. */
     @JsonInclude(JsonInclude.Include.NON_EMPTY)
-    public record Setting(@Nullable String label, String factory, Map<String, Double> options) {
+    public record Setting(@Nullable String label, String factory, @Nullable Map<String, Double> options, UnitModel.@Nullable Range range) {
+    }
+
+    /** What a reading must keep after a repair. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record Limit(@Nullable Double least, @Nullable Double most) {
+    }
+
+    /** A screen of the board's menu. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record DraftScreen(String shows, @Nullable List<DraftWay> ways, @Nullable String sets, @Nullable String up, @Nullable String down, @Nullable Boolean round) {
+    }
+
+    /** What is pressed on a screen, and where it leads. */
+    @JsonInclude(JsonInclude.Include.NON_EMPTY)
+    public record DraftWay(String press, String to, @Nullable Boolean saves) {
     }
 }

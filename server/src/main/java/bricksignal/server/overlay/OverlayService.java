@@ -104,7 +104,7 @@ public class OverlayService {
     public BoardOverlay chosen(String login, Composition composition) {
         String name = composition.family() + "-" + String.join("-", composition.choices().values());
         return overlays.findByName(name).orElseGet(() -> save(login, text(new OverlayDraft(name, composition.family(),
-                composition.title(), composition.choices(), null, null, null, null, null, null, null, null))).version().overlay());
+                composition.title(), composition.choices(), null, null, null, null, null, null, null, null, null, null, null))).version().overlay());
     }
 
     @Transactional(readOnly = true)

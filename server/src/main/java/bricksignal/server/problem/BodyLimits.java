@@ -46,6 +46,7 @@ class BodyLimits extends OncePerRequestFilter {
         most.put("/api/own-packs/**", 1024 * KILOBYTE);
         most.put("/api/overlays/**", 1024 * KILOBYTE);
         most.put("/api/visits/*/photos/*", 12 * 1024 * KILOBYTE);
+        most.put("/api/units/*/papers/*", 20 * 1024 * KILOBYTE);
         most.put("/api/visits/import", 4096 * KILOBYTE);
         return most;
     }

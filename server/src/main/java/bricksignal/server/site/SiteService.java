@@ -88,7 +88,7 @@ public class SiteService {
 
     /** A unit of any site. */
     @Transactional(readOnly = true)
-    SiteUnit unit(UUID id) {
+    public SiteUnit unit(UUID id) {
         return units.findById(id).orElseThrow(() -> new NotHere(Message.of("problem.no-unit")));
     }
 
@@ -115,8 +115,12 @@ public class SiteService {
         return changes.newest(unit.id(), Limit.of(MOST_CHANGES));
     }
 
-    /** A unit that this person may change. */
-    private SiteUnit changed(String login, UUID id) {
+    /**
+     * A unit that this person may change.
+     *
+     * @throws bricksignal.server.problem.NotTheirs if the rules of the house forbid it
+     */
+    public SiteUnit changed(String login, UUID id) {
         SiteUnit unit = unit(id);
         Account account = accounts.of(login);
         boolean theirs = account.id().equals(unit.madeBy()) || units.openVisits(id, account.id()) > 0;
@@ -124,7 +128,13 @@ public class SiteService {
         return unit;
     }
 
-    private void noted(String login, SiteUnit unit, String what, String before, String after) {
+    /** Who that is, by id. */
+    public UUID account(String login) {
+        return accounts.of(login).id();
+    }
+
+    /** Writes down that something of a unit became something else. */
+    public void noted(String login, SiteUnit unit, String what, String before, String after) {
         if (!before.equals(after)) {
             changes.save(new UnitChange(unit.id(), accounts.of(login), Instant.now(), what + ": " + before + " to " + after));
         }

@@ -29,6 +29,8 @@ public class Visit {
     /** How a visit ended. */
     public enum Outcome {
         FIXED,
+        /** A new unit is set up, runs, and was handed over. */
+        COMMISSIONED,
         /** It runs, and what it still has was said. */
         LEFT_RUNNING,
         /** It is off and cannot hurt anybody. */

@@ -8,6 +8,7 @@ import bricksignal.casework.page.CablePage;
 import bricksignal.casework.page.CasePage;
 import bricksignal.casework.page.CasePages;
 import bricksignal.casework.page.ChainPage;
+import bricksignal.casework.page.CommissioningPage;
 import bricksignal.casework.page.ConnectionPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.DrawingPage;
@@ -17,6 +18,7 @@ import bricksignal.casework.page.SettingPage;
 import bricksignal.casework.page.TestLine;
 import bricksignal.casework.page.TestPage;
 import bricksignal.casework.page.UnitPage;
+import bricksignal.core.menu.Menu;
 import bricksignal.core.unit.Stop;
 import bricksignal.core.words.Message;
 import bricksignal.packs.PackDifferences;
@@ -140,7 +142,7 @@ class VisitController {
     }
 
     /** A new job. */
-    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = LONGEST_COMPLAINT) String complaint, @Nullable Danger danger, @Nullable @Size(max = 30) List<@Valid Told> told, @Nullable @Size(max = 8) String at) {
+    record NewJob(@NotNull UUID unitId, @NotBlank @Size(max = LONGEST_COMPLAINT) String complaint, @Nullable Danger danger, @Nullable @Size(max = 30) List<@Valid Told> told, @Nullable Boolean newUnit, @Nullable @Size(max = 8) String at) {
     }
 
     /** What the customer noticed: the answer to a question. */
@@ -198,7 +200,7 @@ class VisitController {
             throw new Dangerous(dangers);
         }
         List<Entry.Answer> noticed = job.told() == null ? List.of() : job.told().stream().map(told -> new Entry.Answer(told.test(), told.yes())).toList();
-        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of(), noticed, time(job.at())));
+        return JobView.of(service.make(principal.getName(), job.unitId(), job.complaint(), job.danger() == Danger.CALLER_TOLD ? dangers : List.of(), noticed, Boolean.TRUE.equals(job.newUnit()), time(job.at())));
     }
 
     private static @Nullable LocalTime time(@Nullable String at) {
@@ -312,6 +314,24 @@ class VisitController {
     @GetMapping("/api/visits/{id}/settings")
     List<SettingPage> settings(Principal principal, @PathVariable UUID id) {
         return service.look(principal.getName(), id, open -> SettingPage.of(open.now().unit().model()));
+    }
+
+    /** What is pressed to bring a setting from one position to another. */
+    @GetMapping("/api/visits/{id}/settings/{setting}/steps")
+    List<Menu.Step> steps(Principal principal, @PathVariable UUID id, @PathVariable String setting, @RequestParam String from, @RequestParam String to) {
+        return service.look(principal.getName(), id, open -> SettingPage.steps(open.now().unit().model(), setting, from, to));
+    }
+
+    /** The screens of the unit's board, and where each press leads. */
+    @GetMapping("/api/visits/{id}/menu")
+    List<SettingPage.MenuScreen> menu(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> SettingPage.menu(open.now().unit().model()));
+    }
+
+    /** Setting up a new unit, step by step. */
+    @GetMapping("/api/visits/{id}/commissioning")
+    CommissioningPage commissioning(Principal principal, @PathVariable UUID id) {
+        return service.look(principal.getName(), id, open -> CommissioningPage.of(service.begin(open)));
     }
 
     /** Earlier visits to the unit, and what they mean for this one. */

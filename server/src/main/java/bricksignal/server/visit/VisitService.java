@@ -8,6 +8,7 @@ import bricksignal.casework.Line;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.EntryFormat;
 import bricksignal.casework.entry.Filed;
+import bricksignal.casework.page.CommissioningPage;
 import bricksignal.casework.page.Details;
 import bricksignal.casework.page.NoticePage;
 import bricksignal.casework.page.ProvingPage;
@@ -100,10 +101,11 @@ public class VisitService {
      *
      * @param dangers what the caller was told to do, because the complaint tells of it: the visit begins with it
      * @param noticed what the customer noticed: the first evidence
+     * @param newUnit whether the unit never ran and is set up on this visit
      * @param at when today it is wanted; null where that was not said
      */
     @Transactional
-    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers, List<Entry.Answer> noticed, @Nullable LocalTime at) {
+    public Visit make(String login, UUID unitId, String complaint, List<Stop> dangers, List<Entry.Answer> noticed, boolean newUnit, @Nullable LocalTime at) {
         Visit made = make(login, unitId, complaint, store.today());
         made.plan(at);
         List<Heard.Statement> known = statements(made.unit());
@@ -111,7 +113,8 @@ public class VisitService {
             throw new BadInput("told", "No customer can notice '" + unknown.test() + "' of this unit. Choose from what is offered for it.");
         });
         long place = 0;
-        for (Entry entry : Stream.<Entry>concat(dangers.stream().map(Entry.Stopped::new), noticed.stream()).toList()) {
+        for (Entry entry : Stream.of(dangers.stream().map(Entry.Stopped::new), noticed.stream(), newUnit ? Stream.of(new Entry.NewUnit()) : Stream.<Entry>of())
+                .<Entry>flatMap(told -> told).toList()) {
             Filed told = new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, entry);
             place = store.told(made.id(), accounts.of(login), place, told);
         }
@@ -133,6 +136,15 @@ public class VisitService {
         }
         for (Heard.Statement one : Heard.understood(open.visit().visit().complaint(), now.unit().model(), words::everywhere)) {
             now = now.and(new Filed(UUID.randomUUID().toString(), Instant.now().toEpochMilli(), null, new Entry.Answer(one.test(), one.yes())));
+        }
+        return now;
+    }
+
+    /** The case as it will be with its first entry: with what is known before, where none was made yet. */
+    Case begin(Cases.Open open) {
+        Case now = open.now();
+        for (Filed known : fresh(open) ? knownBefore(open) : List.<Filed>of()) {
+            now = now.line(known.id()) == null ? now.and(known) : now;
         }
         return now;
     }
@@ -254,7 +266,8 @@ public class VisitService {
 
     /** Nothing was entered yet but what was told when the job was taken. */
     private static boolean fresh(Cases.Open open) {
-        return open.now().lines().stream().allMatch(line -> line.filed().entry() instanceof Entry.Stopped);
+        return open.now().lines().stream().map(line -> line.filed().entry()).allMatch(entry -> entry instanceof Entry.Stopped || entry instanceof Entry.NewUnit
+                || entry instanceof Entry.Answer answer && Heard.of(open.now().unit().model()).stream().anyMatch(said -> said.test().equals(answer.test())));
     }
 
     private void mayClose(Cases.Open open, Visit.Outcome outcome) {
@@ -272,11 +285,12 @@ public class VisitService {
         if (stopped.isEmpty() && outcome == Visit.Outcome.PART_ORDERED && now.ordered().isEmpty()) {
             return Optional.of(Message.of("close.no-part"));
         }
-        if (stopped.isPresent() || outcome != Visit.Outcome.FIXED) {
+        boolean commissioned = outcome == Visit.Outcome.COMMISSIONED;
+        if (stopped.isPresent() || outcome != Visit.Outcome.FIXED && !commissioned) {
             return stopped;
         }
-        List<Message> blocks = workbench.at(() -> ProvingPage.blocks(now));
-        return blocks.stream().reduce((first, next) -> Message.of("close.also", first, next)).map(all -> Message.of("close.then-fixed", all));
+        List<Message> blocks = workbench.at(() -> commissioned ? CommissioningPage.blocks(now) : ProvingPage.blocks(now));
+        return blocks.stream().reduce((first, next) -> Message.of("close.also", first, next)).map(all -> Message.of(commissioned ? "close.then-commissioned" : "close.then-fixed", all));
     }
 
     /** The first entry of a visit comes after what the last visit to the unit says, where there was one not long ago, and after what own records say of its family. */

@@ -1,6 +1,7 @@
 package bricksignal.server.visit;
 
 import bricksignal.casework.Case;
+import bricksignal.casework.Commissioning;
 import bricksignal.casework.entry.Entry;
 import bricksignal.casework.entry.Filed;
 import bricksignal.casework.page.Details;
@@ -135,11 +136,22 @@ class VisitStore {
                 .getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, known))).flatMap(known -> known).toList();
     }
 
-    /** What is no more otherwise now than on the last visit to the unit: what could not be reached then or is not fitted, and conductors that nothing is on. */
+    /**
+     * What is no more otherwise now than on the last visit to the unit: what could not be reached then or is not fitted, conductors that nothing is on, and where setting up
+     * a new unit has come.
+     */
     private Stream<Filed> stillSo(Visit visit) {
-        return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream()).map(Filed::entry).filter(entry -> entry instanceof Entry.Spare
-                || entry instanceof Entry.Unable unable && unable.why() != Obstacle.TOOL).distinct().map(entry -> new Filed(UUID.nameUUIDFromBytes((visit.id()
-                        + (entry instanceof Entry.Spare spare ? " spare " + spare.conductor() + " in " + spare.cable() : " without " + ((Entry.Unable) entry).test())).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, entry));
+        return earlier(visit).stream().limit(1).flatMap(last -> Case.standing(entries(last)).stream().map(Filed::entry).flatMap(entry -> stillSo(entry,
+                last.outcome() == Visit.Outcome.COMMISSIONED).stream())).distinct().map(entry -> new Filed(UUID.nameUUIDFromBytes((visit.id() + " still "
+                + json.text(entry)).getBytes(StandardCharsets.UTF_8)).toString(), day.now().toEpochMilli(), null, entry));
+    }
+
+    private static Optional<Entry> stillSo(Entry entry, boolean commissioned) {
+        if (entry instanceof Entry.SetTo set && !commissioned) {
+            return Optional.of(new Entry.SetUp(Commissioning.step(set.setting()), true, set.left()));
+        }
+        return entry instanceof Entry.Spare || entry instanceof Entry.Unable unable && unable.why() != Obstacle.TOOL
+                || entry instanceof Entry.OfCommissioning && !commissioned ? Optional.of(entry) : Optional.empty();
     }
 
     /** The last visit to the unit as an entry of this one, with the part changed then; empty where it is too long ago to tell anything. */
