@@ -115,6 +115,21 @@ public sealed interface Effect {
         }
     }
 
+    /**
+     * A winding or a heater has broken through to its shell: a conductor that the unit in good order does not have.
+     *
+     * @param load the element whose first terminal touches
+     * @param shell the net of the bare metal
+     * @param ohms of the breakdown, at least 0
+     */
+    record Grounded(String load, String shell, double ohms) implements Effect {
+        @Override
+        public Machine apply(Machine machine) {
+            String touches = machine.circuit().element(load).nets().get(0);
+            return machine.withMore(new Element.Conductor("shell." + load, touches, shell, ohms, true, Double.POSITIVE_INFINITY));
+        }
+    }
+
     /** A parameter has another value: vent blocked, filter dirty, gas cock shut, switch set wrong. */
     record OnParameter(String parameter, double value) implements Effect {
         @Override

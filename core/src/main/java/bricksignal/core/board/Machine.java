@@ -53,6 +53,11 @@ public record Machine(Circuit circuit, Map<String, Rule> rules, List<Board> boar
         return new Machine(circuit.with(element), rules, boards, process, parameters, counters, held);
     }
 
+    /** The same machine with one element more, which nothing moves. */
+    public Machine withMore(Element element) {
+        return new Machine(circuit.plus(element), rules, boards, process, parameters, counters, held);
+    }
+
     /** The same machine with an element moved by another rule. */
     public Machine withRule(String element, Rule rule) {
         Map<String, Rule> changed = new LinkedHashMap<>(rules);

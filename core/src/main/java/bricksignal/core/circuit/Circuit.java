@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * A circuit: elements between named nets, one of which is the reference at zero volts. Immutable; circuits that differ only in
@@ -110,6 +111,15 @@ public final class Circuit {
         List<Element> exchanged = new ArrayList<>(elements);
         exchanged.set(position(other.id()), other);
         return new Circuit(this, exchanged);
+    }
+
+    /**
+     * The same circuit with one element more, last.
+     *
+     * @throws IllegalArgumentException if there is one of its name
+     */
+    public Circuit plus(Element more) {
+        return new Circuit(reference, hertz, Stream.concat(elements.stream(), Stream.of(more)).toList());
     }
 
     /**

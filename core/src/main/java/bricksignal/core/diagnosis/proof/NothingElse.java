@@ -144,6 +144,8 @@ final class NothingElse {
             return dead.board();
         } else if (effect instanceof Effect.BoardFrozen frozen) {
             return frozen.board();
+        } else if (effect instanceof Effect.Grounded grounded) {
+            return grounded.load();
         }
         String input = ((Effect.InputDeaf) effect).input();
         return pack.model().machine().boards().stream().filter(board -> board.senses(input)).findFirst().orElseThrow().id();

@@ -8,7 +8,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * What can be the matter with any unit, made from its model and listed beside what its pack declares: each pin and wire that
- * carries current is open or makes bad contact; a board's joint behind a pin moves; a board holds still; a coil behind a fuse is shorted; something that
+ * carries current is open or makes bad contact; a board's joint behind a pin moves; a board holds still; a coil behind a fuse is shorted; a winding or a heater touches its shell; something that
  * no drawing knows sits in a field conductor; others left a jumper across a switch, a call jumper or a test cord in, a wire off its terminal. With the looks
  * and touches that tell them. What the pack declares itself is not made a second time. Common practice; the weights are from memory, small against those of
  * the packs.
@@ -44,6 +44,7 @@ public final class CommonFailures {
         }
         new Boards(gathered).gather();
         new Shorts(gathered).gather();
+        new Grounds(gathered).gather();
         if (has(model, ADDED)) {
             new AddedOnSite(gathered).gather();
         }

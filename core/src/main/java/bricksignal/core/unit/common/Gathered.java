@@ -7,6 +7,7 @@ import bricksignal.core.circuit.Element;
 import bricksignal.core.circuit.solve.Solution;
 import bricksignal.core.unit.Change;
 import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
@@ -34,6 +35,8 @@ final class Gathered {
     static final double TOUCH_MOVES = 0.7;
     /** Below this a conductor carries no load that a bad contact would take volts from, amperes. */
     private static final double LEAST_AMPS = 0.001;
+    /** So much of what a load takes must it carry to be called energised. */
+    private static final double ENERGISED = 0.5;
     /** Share of a run that somebody notices. */
     private static final double DIFFERS = 0.01;
 
@@ -129,6 +132,31 @@ final class Gathered {
         return model.watchedScenarios().stream().anyMatch(scenario -> model.channels().stream().anyMatch(channel ->
                 Math.abs(failed.run(scenario.id()).share(channel.when(), 0, scenario.seconds())
                         - unit.run(scenario.id()).share(channel.when(), 0, scenario.seconds())) > DIFFERS));
+    }
+
+    /** True if in some watched run a fuse or a breaker opens that stays closed in the unit in good order. */
+    boolean blowsAFuse(Effect effect) {
+        VirtualUnit failed = with(effect);
+        return model.machine().circuit().elements().stream().anyMatch(element -> element instanceof Element.Conductor fuse && Double.isFinite(fuse.fuseAmps())
+                && model.watchedScenarios().stream().anyMatch(run -> !closedAtTheEnd(failed, run.id(), fuse.id()) && closedAtTheEnd(unit, run.id(), fuse.id())));
+    }
+
+    private static boolean closedAtTheEnd(VirtualUnit unit, String run, String fuse) {
+        var intervals = unit.run(run).intervals();
+        return ((Element.Conductor) intervals.get(intervals.size() - 1).unit().solution().circuit().element(fuse)).closed();
+    }
+
+    /** The first moment at which a load has its voltage in the unit in good order. */
+    Optional<Moment> energised(String load) {
+        double most = carries(load);
+        return model.moments().stream().filter(moment -> most > 0
+                && unit.run(moment.scenario()).at(unit.secondsOf(moment)).unit().solution().amps(load).magnitude() >= ENERGISED * most).findFirst();
+    }
+
+    /** Power off after the run in which the unit is found. */
+    Optional<Moment> atRest() {
+        String run = model.moment(found()).scenario();
+        return model.moments().stream().filter(moment -> moment.role() == Moment.Role.POWER_OFF && moment.scenario().equals(run)).findFirst();
     }
 
     // --- words, places -------------------------------------------------------------------------------------------------------

@@ -8,7 +8,6 @@ import bricksignal.core.unit.Moment;
 import bricksignal.core.unit.Part;
 import bricksignal.core.unit.Test;
 import bricksignal.core.unit.UnitModel;
-import bricksignal.core.unit.VirtualUnit;
 import bricksignal.core.words.Message;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -22,8 +21,6 @@ final class Shorts {
     /** Of a coil whose turns have burnt together (from memory). */
     private static final double SHORTED_OHMS = 1;
     private static final double APART_MINUTES = 2.5;
-    /** So much of what a coil takes must it carry to be called energised. */
-    private static final double ENERGISED = 0.5;
 
     private static final Set<Device> COILS = Set.of(Device.GAS_VALVE, Device.CONTACTOR_COIL, Device.SOLENOID, Device.DAMPER_ACTUATOR, Device.RELAY);
 
@@ -48,12 +45,12 @@ final class Shorts {
         Effect effect = new Effect.OnElement(load.id(), Effect.Mode.SHORTED, SHORTED_OHMS);
         boolean declared = model.faults().stream().anyMatch(fault -> Gathered.only(fault, Effect.Mode.SHORTED).equals(Optional.of(load.id())));
         String id = "shorted." + load.id();
-        if (!declared && gathered.felt(id, () -> blowsAFuse(effect))) {
+        if (!declared && gathered.felt(id, () -> gathered.blowsAFuse(effect))) {
             gathered.add(id, Message.of("failure.coil-shorted", gathered.element(load.id())), part.id(), SHORTED_WEIGHT, 0, effect, "failure.remedy.coil-shorted");
             declared = true;
         }
         if (declared) {
-            energised(load).ifPresent(moment -> apart(load, moment));
+            gathered.energised(load.id()).ifPresent(moment -> apart(load, moment));
         }
     }
 
@@ -63,23 +60,5 @@ final class Shorts {
                 .forEach(fault -> tells.put(fault.id(), Gathered.LOOK_SEES));
         gathered.check(new Test.Check("apart." + load.id(), Message.of("test.apart", gathered.element(load.id())), Test.Sense.TRY, moment.id(), null, tells,
                 Gathered.BY_CHANCE, APART_MINUTES, "", new Change(Change.Kind.WIRE_OFF, load.id(), Message.of("change.apart", gathered.element(load.id())))));
-    }
-
-    /** The first moment at which the coil has its voltage in the unit in good order. */
-    private Optional<Moment> energised(Element.Load load) {
-        double most = gathered.carries(load.id());
-        return model.moments().stream().filter(moment -> most > 0 && gathered.unit().run(moment.scenario()).at(gathered.unit().secondsOf(moment)).unit().solution()
-                .amps(load.id()).magnitude() >= ENERGISED * most).findFirst();
-    }
-
-    private boolean blowsAFuse(Effect effect) {
-        VirtualUnit failed = gathered.with(effect);
-        return model.machine().circuit().elements().stream().anyMatch(element -> element instanceof Element.Conductor fuse && Double.isFinite(fuse.fuseAmps())
-                && model.watchedScenarios().stream().anyMatch(run -> !closedAtTheEnd(failed, run.id(), fuse.id()) && closedAtTheEnd(gathered.unit(), run.id(), fuse.id())));
-    }
-
-    private static boolean closedAtTheEnd(VirtualUnit unit, String run, String fuse) {
-        var intervals = unit.run(run).intervals();
-        return ((Element.Conductor) intervals.get(intervals.size() - 1).unit().solution().circuit().element(fuse)).closed();
     }
 }
