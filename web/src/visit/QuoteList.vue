@@ -18,6 +18,9 @@ const exact = (amount: number, currency: string) =>
         }}
         <span class="num">{{ q.offer.validUntil }}</span>
       </p>
+      <p v-for="b in q.offer.also ?? []" :key="b.unit + b.way" class="soft">
+        {{ tell('otherUnits.beside', { unit: b.unit, way: b.way }) }}
+      </p>
       <div class="sums">
         <div>
           <p class="soft">

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { answer, api } from '../api/client'
+import { answer, api, type WantedElsewhere } from '../api/client'
 import { useAttempt } from '../api/useAttempt'
 import CurveChart from '../tools/CurveChart.vue'
 import AtTheCounter from './AtTheCounter.vue'
 import { percent } from './format'
 import { useHandle } from './handle'
 import { hours, money } from './money'
+import OtherUnitsOffer from './OtherUnitsOffer.vue'
 import QuoteList from './QuoteList.vue'
 import { useQuotes, useWaysOut } from './useDetails'
 import WayFigures from './WayFigures.vue'
@@ -18,6 +19,7 @@ const route = useRoute()
 const { data: out, isPending } = useWaysOut()
 const quotes = useQuotes()
 const open = ref('')
+const also = ref<WantedElsewhere[]>([])
 const { attempt, busy, problem } = useAttempt()
 const closed = computed(() => Boolean(visit.value!.closedAt))
 /** The widest bar is the dearest way with its spread, the whole unit left out: it would make the others dots. */
@@ -28,7 +30,8 @@ const share = (cost: number) => `${Math.min(100, (100 * Math.max(0, cost)) / wid
 
 function quote(way: string) {
   return attempt(async () => {
-    await answer(api.POST('/api/visits/{id}/quotes', { params: { path: { id } }, body: { way } }))
+    await answer(api.POST('/api/visits/{id}/quotes', { params: { path: { id } }, body: { way, also: also.value } }))
+    also.value = []
     await quotes.refetch()
   })
 }
@@ -81,6 +84,7 @@ function quote(way: string) {
                 </tr>
               </tbody>
             </table>
+            <OtherUnitsOffer v-if="!closed" v-model="also" />
             <button v-if="!closed" type="button" class="key" :disabled="busy" data-test="quote" @click="quote(way.id)">
               {{ tell('wayOutView.quoteThis') }}
             </button>

@@ -11,6 +11,7 @@ import {
   type History,
   type MenuScreen,
   type MenuStep,
+  type OtherUnit,
   type Proving,
   type Repair,
   type Setting,
@@ -107,6 +108,11 @@ export const useWaysOut = () =>
 
 export const useQuotes = () =>
   useDetail('quotes', (id) => answer<Quote[]>(api.GET('/api/visits/{id}/quotes', { params: { path: { id } } })))
+
+export const useOtherUnits = () =>
+  useDetail('other-units', (id) =>
+    answer<OtherUnit[]>(api.GET('/api/visits/{id}/other-units', { params: { path: { id } } })),
+  )
 
 export const useRepairs = () =>
   useDetail('repairs', (id) => answer<Repair[]>(api.GET('/api/visits/{id}/repairs', { params: { path: { id } } })))

@@ -41,7 +41,7 @@ async function page(closedAt: string | null, answers: (request: Request) => Resp
   serve(answers)
   const made = shown(WayOutView, {
     handle: { visit: ref({ closedAt }) },
-    stubs: { WayFigures: true, AtTheCounter: true, QuoteList: true },
+    stubs: { WayFigures: true, AtTheCounter: true, QuoteList: true, OtherUnitsOffer: true },
   })
   await flushPromises()
   return made
@@ -69,7 +69,7 @@ describe('the ways out of a verdict', () => {
     expect(made.text()).toContain('may come')
     await made.get('[data-test=quote]').trigger('click')
     await flushPromises()
-    expect(posted).toEqual([{ way: 'PART.VAN' }])
+    expect(posted).toEqual([{ way: 'PART.VAN', also: [] }])
   })
 
   it('draws the dear unit beyond the scale instead of making the others dots', async () => {

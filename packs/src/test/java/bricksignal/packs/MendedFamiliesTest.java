@@ -3,6 +3,7 @@ package bricksignal.packs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import bricksignal.core.board.run.Timeline;
+import bricksignal.core.circuit.Element;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
 import bricksignal.core.unit.UnitModel;
@@ -216,7 +217,83 @@ class MendedFamiliesTest {
         Compiled unit = Compiled.of("f14-rooftop");
         var locked = LampPattern.parse("3 long 1 short");
         assertThat(unit.pack().predictions().lampShares(unit.place("hp-failed"), "unit-board").getOrDefault(locked, 0.0)).isGreaterThan(0.005);
-        assertThat(unit.pack().predictions().lampShares(unit.place("belt-off"), "unit-board").getOrDefault(locked, 0.0)).isZero();
+        assertThat(unit.pack().predictions().lampShares(unit.place("rod-coated"), "unit-board").getOrDefault(locked, 0.0)).as("of the burner alone").isZero();
+    }
+
+    /** The freeze stat that stays open is waited for and then locks the compressor out: one code with that of its pressures (common practice). */
+    @Test
+    void freezeStatLocksTheCompressorOut() {
+        assertThat(lampEver(run("f14-rooftop", "freeze-failed", "cooling"), "unit-board", "3 long 1 short")).isTrue();
+    }
+
+    /** Nearly empty, it pulls its suction below the mark of the switch within seconds of each start. */
+    @Test
+    void lostRefrigerantTripsTheLowPressureSwitch() {
+        Timeline empty = run("f14-rooftop", "charge-out", "cooling");
+        double start = empty.firstStretch(F1.when("out.cool")).orElseThrow()[0];
+        double trip = empty.firstStretch(F1.when("suction <= 50")).orElseThrow()[0];
+        assertThat(trip - start).isBetween(1.0, 30.0);
+        assertThat(lampEver(empty, "unit-board", "2 long 2 short")).isTrue();
+    }
+
+    /** Without its 24 V the building's control closes none of its relays. */
+    @Test
+    void buildingControlWithoutItsSupplyCallsNothing() {
+        assertThat(ever(run("f14-rooftop", "field-feed-open", "cooling"), "in.Y", 0)).isFalse();
+        assertThat(ever(run("f14-rooftop", "nothing-now", "cooling"), "in.Y", 0)).isTrue();
+    }
+
+    // --- a winding to its shell -------------------------------------------------------------------------------------------------------------------
+
+    /**
+     * By hand, the first leg alone: 120 V over its own 0.2 ohm, the breaker's and the wires' hundredths and 0.1 ohm of breakdown is some hundreds of amperes; whatever
+     * the motor, its breaker or fuse opens as it is called and not before, and it is in good order until then.
+     */
+    @ParameterizedTest
+    @CsvSource({"f1-furnace, grounded.blower-main, closed.breaker-trip", "f4-boiler, grounded.circulator, closed.breaker-trip", "f7-stove, grounded.exhaust-fan, closed.main-fuse",
+        "f13-multisplit, grounded.compressor, closed.breaker-trip", "f17-economizer, grounded.compressor, closed.breaker-trip", "f14-rooftop, grounded.comp-w12, closed.fuse-1"})
+    void groundedWindingOpensWhatProtectsTheLine(String family, String fault, String closed) {
+        Compiled unit = Compiled.of(family);
+        var runs = unit.pack().model().watchedScenarios().stream().map(scenario -> run(family, fault, scenario.id())).toList();
+        assertThat(runs).as("opens in one of its runs").anySatisfy(run -> assertThat(ever(run, "not " + closed, 0)).isTrue());
+        assertThat(runs).as("has power to begin with").allSatisfy(run -> assertThat(ever(run, closed, 0)).isTrue());
+        assertThat(unit.pack().model().watchedScenarios()).allSatisfy(scenario ->
+                assertThat(run(family, "nothing-now", scenario.id()).at(scenario.seconds() - 1).unit().solution().circuit().element(closed.substring(7)))
+                        .extracting(element -> ((Element.Conductor) element).closed()).isEqualTo(true));
+    }
+
+    // --- F4, F13, F17, F18 ------------------------------------------------------------------------------------------------------------------------
+
+    /** By hand: 14 psi cold and what 5 psi of a full air cushion become in three tenths of it, above the 30 of the relief valve (common practice). */
+    @Test
+    void waterloggedExpansionTankLiftsTheReliefValve() {
+        assertThat(Compiled.of("f4-boiler").shows("tank-full", "water-warm")).isBetween(0.95 * (14 + 5 / 0.3), 1.02 * (14 + 5 / 0.3));
+        assertThat(Compiled.of("f4-boiler").shows("nothing-now", "water-warm")).isBetween(15.0, 22.0);
+    }
+
+    /** The mode for evacuating is taken at power-up and runs no compressor (common practice). */
+    @Test
+    void evacuationModeRunsNoCompressor() {
+        Timeline run = run("f13-multisplit", "nothing-now", "evacuation");
+        assertThat(lampEver(run, "board", "display C4")).isTrue();
+        assertThat(ever(run, "amps.compressor >= 1", 0)).isFalse();
+        assertThat(ever(run("f13-multisplit", "nothing-now", "pump-down"), "amps.compressor >= 1", 0)).isTrue();
+    }
+
+    /** Nothing called, the menu drives the blades wide open; with the linkage loose the shaft turns and they do not. */
+    @Test
+    void damperIsDrivenFromTheMenu() {
+        assertThat(ever(run("f17-economizer", "nothing-now", "driven"), "damper >= 60", 0)).isTrue();
+        assertThat(ever(run("f17-economizer", "link-slips", "driven"), "damper >= 60", 0)).isFalse();
+    }
+
+    /** The board looks at its sensor while it ventilates, long before it monitors. */
+    @Test
+    void leakBoardLooksAtItsSensorInTheStart() {
+        Timeline run = Compiled.of("f18-leak").with("pin-signal");
+        assertThat(run.firstStretch(F1.when("state.detector.fault")).orElseThrow()[0]).isLessThan(60);
+        assertThat(ever(run, "out.alarm", 0)).as("its alarm contact closes").isTrue();
+        assertThat(lampEver(Compiled.of("f18-leak").with("sensor-past"), "board", "3 flashes")).isTrue();
     }
 
     @Test

@@ -94,6 +94,66 @@ class AfterVerdictTest {
         assertThat(ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "BOARD.MOON")).detail()).contains("BOARD.MOON");
     }
 
+    /** Two units of a house fail at once: one order, one second trip, and what is worn at the one beside them; nothing of another house. */
+    @Test
+    void oneOfferCoversTheUnitsOfASite() throws IOException {
+        String house = "House " + UUID.randomUUID();
+        String left = unitAt(Map.of("siteName", house, "address", "Slip 9"), "Left");
+        String site = StreamSupport.stream(ines.get("/api/sites").json().spliterator(), false).filter(s -> s.get("name").asString().equals(house)).findFirst().orElseThrow()
+                .get("id").asString();
+        String right = unitAt(Map.of("siteId", site), "Right");
+        String elsewhere = unitAt(Map.of("siteName", "Elsewhere " + UUID.randomUUID(), "address", "Slip 10"), "Far");
+        String atRight = deadIgniterAt(right);
+        JsonNode second = ines.post("/api/visits/" + atRight + "/quotes", Map.of("way", "PART.SECOND_TRIP")).json();
+        String atLeft = deadIgniterAt(left);
+        JsonNode alone = ines.post("/api/visits/" + atLeft + "/quotes", Map.of("way", "PART.SECOND_TRIP")).json();
+        JsonNode others = ines.get("/api/visits/" + atLeft + "/other-units").json();
+        assertThat(others).hasSize(1);
+        assertThat(others.get(0).get("quotes").get(0).get("number").asLong()).isEqualTo(second.get("number").asLong());
+        JsonNode inducer = StreamSupport.stream(others.get(0).get("parts").spliterator(), false).filter(part -> part.get("part").asString().equals("inducer")).findFirst()
+                .orElseThrow();
+
+        Client.Reply made = ines.post("/api/visits/" + atLeft + "/quotes", Map.of("way", "PART.SECOND_TRIP", "also", List.of(
+                Map.of("unit", right, "quote", second.get("id").asString()), Map.of("unit", right, "part", "inducer", "seen", "loud bearing"))));
+        assertThat(made.status()).as(made.body()).isEqualTo(201);
+        JsonNode offer = made.json().get("offer");
+        double both = alone.get("offer").get("plain").get("net").asDouble() + second.get("offer").get("plain").get("net").asDouble() + inducer.get("cost").asDouble();
+        double trip = second.get("offer").get("trip").asDouble();
+        assertThat(trip).isPositive();
+        assertThat(offer.get("plain").get("net").asDouble()).as("both and the worn part, one trip").isCloseTo(both - trip, within(0.011));
+        assertThat(offer.get("also").toString()).contains("Right", "loud bearing");
+        try (PdfReader reader = new PdfReader(ines.bytes("/api/visits/" + atLeft + "/quotes/" + made.json().get("id").asString() + ".pdf"))) {
+            assertThat(new PdfTextExtractor(reader).getTextFromPage(1)).contains("Left: ", "Right: ", "loud bearing", "One second trip for all units");
+        }
+
+        assertThat(alsoRefused(atLeft, Map.of("unit", elsewhere, "part", "inducer"))).contains("Far", house);
+        assertThat(alsoRefused(atLeft, Map.of("unit", right, "part", "moon"))).contains("moon");
+        assertThat(alsoRefused(atLeft, Map.of("unit", right, "quote", alone.get("id").asString()))).contains("Right");
+        assertThat(alsoRefused(atLeft, Map.of("unit", right, "part", "inducer"), Map.of("unit", right, "part", "inducer"))).contains("twice");
+        assertThat(alsoRefused(atLeft, Map.of("unit", UUID.randomUUID().toString(), "part", "inducer"))).isNotEmpty();
+        assertThat(ines.get("/api/visits/" + atRight + "/other-units").json().get(0).get("quotes")).as("an offer over several is not taken into another")
+                .hasSize(1);
+    }
+
+    private String unitAt(Map<String, String> site, String label) {
+        Map<String, Object> unit = new java.util.LinkedHashMap<>(site);
+        unit.putAll(Map.of("label", label, "location", "hall", "pack", "f1-furnace"));
+        return ines.post("/api/units", unit).json().get("id").asString();
+    }
+
+    private String deadIgniterAt(String unit) {
+        String visit = ines.jobAt(unit, "no heat");
+        ines.add(visit, entry("READING", "test", "ohms-igniter", "reading", "OL"));
+        return visit;
+    }
+
+    @SafeVarargs
+    private String alsoRefused(String visit, Map<String, String>... also) {
+        Client.Reply reply = ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "PART.SECOND_TRIP", "also", List.of(also)));
+        assertThat(reply.status()).as(reply.body()).isBetween(400, 499);
+        return reply.detail();
+    }
+
     @Test
     void ratesAreSetByTheLeadAndSenselessOnesRefused() {
         JsonNode rates = odile.get("/api/policy/rates").json();

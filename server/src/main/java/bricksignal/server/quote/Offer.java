@@ -2,10 +2,13 @@ package bricksignal.server.quote;
 
 import bricksignal.casework.page.WayOutPage;
 import bricksignal.core.costing.Rates;
+import bricksignal.core.words.Message;
 import bricksignal.server.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An offer: what is done for how much, as it was when it was made.
@@ -16,13 +19,20 @@ import java.util.List;
  * @param plain without what never got power
  * @param whole with it
  * @param limits what is not promised
+ * @param trip what the second trip in it costs; null where there is none
+ * @param also what is done at other units of the site on the same order; null in offers of before
  */
-record Offer(String currency, String way, String why, LocalDate validUntil, Sum plain, Sum whole, List<String> limits) {
+record Offer(String currency, String way, String why, LocalDate validUntil, Sum plain, Sum whole, List<String> limits, @Nullable Double trip,
+        @Nullable List<Beside> also) {
 
+    static final Message TRIP = Message.of("cost.trip");
     private static final double CENTS = 100;
 
     /** A line of an offer. */
     record OfferLine(String label, double amount) {
+        OfferLine at(String unit) {
+            return new OfferLine(unit + ": " + label, amount);
+        }
     }
 
     /** Lines and what they come to. */
@@ -35,15 +45,55 @@ record Offer(String currency, String way, String why, LocalDate validUntil, Sum 
         }
     }
 
+    /** What is done at another unit, and why. */
+    record Beside(String unit, String way, String why) {
+    }
+
+    /**
+     * The same with its lines.
+     *
+     * @param trip what the second trip in them costs; null where there is none
+     */
+    record Extra(Beside beside, List<OfferLine> plain, List<OfferLine> whole, @Nullable Double trip) {
+    }
+
     /** The offer of a way on a day. */
     static Offer of(WayOutPage page, WayOutPage.WayLine way, Rates rates, Words words, LocalDate day) {
-        List<OfferLine> plain = way.items().stream().filter(WayOutPage.CostLine::quoted).map(item -> new OfferLine(words.of(item.label()), cents(item.cost())))
-                .toList();
+        List<WayOutPage.CostLine> quoted = way.items().stream().filter(WayOutPage.CostLine::quoted).toList();
+        List<OfferLine> plain = quoted.stream().map(item -> new OfferLine(words.of(item.label()), cents(item.cost()))).toList();
         List<OfferLine> whole = new ArrayList<>(plain);
         page.untested().forEach(part -> whole.add(new OfferLine(part.label() + ", with its labour", cents(part.cost()))));
         LocalDate until = day.plusDays(rates.quoteDays());
+        Double trip = quoted.stream().filter(item -> item.label().equals(TRIP)).map(item -> cents(item.cost())).findFirst().orElse(null);
         return new Offer(page.currency(), words.sentence(way.label()), words.sentence(page.cause()), until, Sum.of(plain, rates.tax()), Sum.of(whole, rates.tax()),
-                limits(page, until));
+                limits(page, until), trip, List.of());
+    }
+
+    /**
+     * The same with what is done at other units on the same order: their lines, and one second trip for all.
+     *
+     * @param unit of this offer, as people call it
+     */
+    Offer with(String unit, List<Extra> extras, double taxShare, Words words) {
+        if (extras.isEmpty()) {
+            return this;
+        }
+        List<Double> trips = Stream.concat(Stream.ofNullable(trip), extras.stream().flatMap(extra -> Stream.ofNullable(extra.trip()))).toList();
+        double spared = trips.stream().mapToDouble(one -> one).sum() - trips.stream().mapToDouble(one -> one).max().orElse(0);
+        List<OfferLine> once = spared > 0 ? List.of(new OfferLine(words.of(Message.of("cost.one-trip")), -cents(spared))) : List.of();
+        return new Offer(currency, way, why, validUntil, Sum.of(together(unit, plain.lines(), extras.stream().map(Extra::plain).toList(), extras, once), taxShare),
+                Sum.of(together(unit, whole.lines(), extras.stream().map(Extra::whole).toList(), extras, once), taxShare), limits, trip,
+                extras.stream().map(Extra::beside).toList());
+    }
+
+    private static List<OfferLine> together(String unit, List<OfferLine> own, List<List<OfferLine>> others, List<Extra> extras, List<OfferLine> once) {
+        List<OfferLine> all = new ArrayList<>(own.stream().map(line -> line.at(unit)).toList());
+        for (int i = 0; i < extras.size(); i++) {
+            String at = extras.get(i).beside().unit();
+            others.get(i).forEach(line -> all.add(line.at(at)));
+        }
+        all.addAll(once);
+        return all;
     }
 
     private static List<String> limits(WayOutPage page, LocalDate until) {
@@ -60,7 +110,7 @@ record Offer(String currency, String way, String why, LocalDate validUntil, Sum 
         return limits;
     }
 
-    private static double cents(double amount) {
+    static double cents(double amount) {
         return Math.round(amount * CENTS) / CENTS;
     }
 }

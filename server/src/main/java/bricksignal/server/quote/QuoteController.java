@@ -23,6 +23,7 @@ import bricksignal.server.visit.VisitService;
 import bricksignal.server.words.Words;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.security.Principal;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -52,6 +53,9 @@ class QuoteController {
     private static final TypeReference<Map<String, Object>> FIELDS = new TypeReference<>() {
     };
 
+    /** Nobody stands before more units of one site in a day (common practice). */
+    private static final int MOST_BESIDE = 20;
+
     private final VisitService visits;
     private final SiteService sites;
     private final PolicyService policy;
@@ -64,9 +68,11 @@ class QuoteController {
     private final Supplier supplier;
     private final JsonMapper json;
     private final CompanyDay day;
+    private final OtherUnits others;
 
     QuoteController(VisitService visits, SiteService sites, PolicyService policy, OwnAgeing ageing, Quotes quotes, SessionAccounts accounts, Words words, Workbench workbench,
-            Pdf pdf, Supplier supplier, JsonMapper json, CompanyDay day) {
+            Pdf pdf, Supplier supplier, JsonMapper json, CompanyDay day, OtherUnits others) {
+        this.others = others;
         this.day = day;
         this.visits = visits;
         this.sites = sites;
@@ -81,8 +87,12 @@ class QuoteController {
         this.json = json;
     }
 
-    /** Which way is offered. */
-    record NewQuote(@NotBlank String way) {
+    /**
+     * Which way is offered.
+     *
+     * @param also what is done at other units of the site on the same order; null where nothing is
+     */
+    record NewQuote(@NotBlank String way, @Nullable @Valid @Size(max = MOST_BESIDE) List<OtherUnits.Wanted> also) {
     }
 
     /** A quote that was made. */
@@ -125,6 +135,12 @@ class QuoteController {
         }
     }
 
+    /** The other units of the site, with what they can bring to one offer. */
+    @GetMapping("/api/visits/{id}/other-units")
+    List<OtherUnits.OtherUnit> others(Principal principal, @PathVariable UUID id) {
+        return others.of(visits.visit(principal.getName(), id).unit());
+    }
+
     @GetMapping("/api/visits/{id}/quotes")
     List<QuoteView> quotes(Principal principal, @PathVariable UUID id) {
         visits.visit(principal.getName(), id);
@@ -135,10 +151,13 @@ class QuoteController {
     @ResponseStatus(HttpStatus.CREATED)
     QuoteView make(Principal principal, @PathVariable UUID id, @Valid @RequestBody NewQuote asked) {
         Rates rates = ageing.of(policy.rates());
-        WayOutPage page = page(visits.standing(principal.getName(), id), rates);
+        VisitService.Standing standing = visits.standing(principal.getName(), id);
+        WayOutPage page = page(standing, rates);
         WayOutPage.WayLine way = page.ways().stream().filter(one -> one.id().equals(asked.way())).findFirst().orElseThrow(() -> new BadInput("way",
                 Message.of("problem.no-way", Message.said(asked.way()))));
-        Offer offer = Offer.of(page, way, rates, words, day.today());
+        SiteUnit unit = standing.visit().unit();
+        List<Offer.Extra> extras = others.asked(unit, asked.also() == null ? List.of() : asked.also());
+        Offer offer = Offer.of(page, way, rates, words, day.today()).with(unit.label(), extras, rates.tax(), words);
         Quote made = quotes.saveAndFlush(new Quote(id, accounts.of(principal.getName()).id(), day.now(), json.writeValueAsString(offer)));
         return view(quotes.findById(made.id()).orElseThrow());
     }
