@@ -45,12 +45,13 @@ final class WorkLines {
         return Message.of("way.spare", Message.said(spare.conductor()), Message.said(spare.cable()));
     }
 
-    /** What is to be said of what stands on the board: a fuse that is bigger than any that belongs to the unit. */
+    /** What is to be said of what stands on the board: a fuse that is bigger than any that belongs to the unit; the breaker of the line is none. */
     static Message judgement(UnitModel model, Entry.Plate plate) {
         if (plate.what() != Entry.PlateOf.FUSE) {
             return Message.NOTHING;
         }
-        OptionalDouble belongs = model.machine().circuit().elements().stream().filter(element -> element instanceof Element.Conductor c && Double.isFinite(c.fuseAmps()))
+        OptionalDouble belongs = model.machine().circuit().elements().stream().filter(element -> element instanceof Element.Conductor c && Double.isFinite(c.fuseAmps())
+                        && !model.dangers().guards().containsKey(c.id()))
                 .mapToDouble(element -> ((Element.Conductor) element).fuseAmps()).max();
         boolean tooBig = belongs.isPresent() && Arrays.stream(plate.text().split("[^0-9.]+")).filter(word -> word.matches("\\d+(\\.\\d+)?"))
                 .mapToDouble(Double::parseDouble).limit(1).anyMatch(amps -> amps > belongs.getAsDouble());
