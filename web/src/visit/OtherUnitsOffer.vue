@@ -28,10 +28,10 @@ function takes(quote: string) {
 function toggle(at: string, quote: string) {
   wanted.value = takes(quote)
     ? wanted.value.filter((one) => one.quote !== quote)
-    : [...wanted.value, { unit: at, quote, part: null, seen: null }]
+    : [...wanted.value, { unit: at, quote }]
 }
 function add() {
-  wanted.value = [...wanted.value, { unit: unit.value, quote: null, part: part.value, seen: seen.value }]
+  wanted.value = [...wanted.value, { unit: unit.value, part: part.value, seen: seen.value }]
   part.value = ''
   seen.value = ''
 }

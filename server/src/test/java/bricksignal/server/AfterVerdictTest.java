@@ -2,6 +2,7 @@ package bricksignal.server;
 
 import static bricksignal.server.Client.entry;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
@@ -126,11 +127,11 @@ class AfterVerdictTest {
             assertThat(new PdfTextExtractor(reader).getTextFromPage(1)).contains("Left: ", "Right: ", "loud bearing", "One second trip for all units");
         }
 
-        assertThat(alsoRefused(atLeft, Map.of("unit", elsewhere, "part", "inducer"))).contains("Far", house);
-        assertThat(alsoRefused(atLeft, Map.of("unit", right, "part", "moon"))).contains("moon");
-        assertThat(alsoRefused(atLeft, Map.of("unit", right, "quote", alone.get("id").asString()))).contains("Right");
-        assertThat(alsoRefused(atLeft, Map.of("unit", right, "part", "inducer"), Map.of("unit", right, "part", "inducer"))).contains("twice");
-        assertThat(alsoRefused(atLeft, Map.of("unit", UUID.randomUUID().toString(), "part", "inducer"))).isNotEmpty();
+        assertThat(alsoRefused(atLeft, List.of(Map.of("unit", elsewhere, "part", "inducer")))).contains("Far", house);
+        assertThat(alsoRefused(atLeft, List.of(Map.of("unit", right, "part", "moon")))).contains("moon");
+        assertThat(alsoRefused(atLeft, List.of(Map.of("unit", right, "quote", alone.get("id").asString())))).contains("Right");
+        assertThat(alsoRefused(atLeft, List.of(Map.of("unit", right, "part", "inducer"), Map.of("unit", right, "part", "inducer")))).contains("twice");
+        assertThat(alsoRefused(atLeft, List.of(Map.of("unit", UUID.randomUUID().toString(), "part", "inducer")))).isNotEmpty();
         assertThat(ines.get("/api/visits/" + atRight + "/other-units").json().get(0).get("quotes")).as("an offer over several is not taken into another")
                 .hasSize(1);
     }
@@ -147,9 +148,8 @@ class AfterVerdictTest {
         return visit;
     }
 
-    @SafeVarargs
-    private String alsoRefused(String visit, Map<String, String>... also) {
-        Client.Reply reply = ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "PART.SECOND_TRIP", "also", List.of(also)));
+    private String alsoRefused(String visit, List<Map<String, String>> also) {
+        Client.Reply reply = ines.post("/api/visits/" + visit + "/quotes", Map.of("way", "PART.SECOND_TRIP", "also", also));
         assertThat(reply.status()).as(reply.body()).isBetween(400, 499);
         return reply.detail();
     }

@@ -84,7 +84,7 @@ class OtherUnits {
     }
 
     private double cost(Part part) {
-        return Offer.cents(part.price() + part.minutes() * policy.policy().labourPerMinute());
+        return Offer.cents(part.price() + part.minutes() * policy.current().labourPerMinute());
     }
 
     /**
