@@ -105,10 +105,15 @@ function drop(one: WantedElsewhere) {
 }
 .take .key {
   margin-left: auto;
+  white-space: nowrap;
 }
 .add {
   display: grid;
   gap: 0.5rem;
   max-width: 28rem;
+  margin-top: 0.5rem;
+}
+.add :is(select, input) {
+  min-height: 48px;
 }
 </style>

@@ -156,6 +156,7 @@ function quote(way: string) {
 .cost,
 .right {
   text-align: right;
+  white-space: nowrap;
 }
 .track {
   position: relative;
