@@ -6,6 +6,7 @@ import bricksignal.core.board.run.Timeline;
 import bricksignal.core.circuit.Element;
 import bricksignal.core.lamp.LampPattern;
 import bricksignal.core.unit.Fault;
+import bricksignal.core.unit.Place;
 import bricksignal.core.unit.UnitModel;
 import bricksignal.core.unit.VirtualUnit;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** What the vehicle furnace, the mini-split and the rooftop once told wrongly, against the trade (common practice, no source). */
 class MendedFamiliesTest {
@@ -260,6 +262,15 @@ class MendedFamiliesTest {
         assertThat(unit.pack().model().watchedScenarios()).allSatisfy(scenario ->
                 assertThat(run(family, "nothing-now", scenario.id()).at(scenario.seconds() - 1).unit().solution().circuit().element(closed.substring(7)))
                         .extracting(element -> ((Element.Conductor) element).closed()).isEqualTo(true));
+    }
+
+    /** What a unit in good order shows fits on the instrument that is to read it: nobody can type what is beyond. */
+    @ParameterizedTest
+    @MethodSource("bricksignal.packs.PackLibrary#ids")
+    void whatIsReadFitsOnItsInstrument(String family) {
+        Compiled unit = Compiled.of(family);
+        unit.pack().model().readings().stream().filter(reading -> reading.place() instanceof Place.Gauge).forEach(reading ->
+                assertThat(unit.shows("nothing-now", reading.id())).as(reading.id()).isBetween(reading.mode().least(), reading.mode().most()));
     }
 
     // --- F4, F13, F17, F18 ------------------------------------------------------------------------------------------------------------------------

@@ -345,6 +345,19 @@ public final class Diagnosis {
         return observation instanceof Observation.Lamp && likelihoods.of(observation, id) <= Likelihoods.LAMP_MISREAD;
     }
 
+    /**
+     * The same of a hypothesis as it stands: of what died of a cause nobody says that it was made new between two readings, untold. That it was is explained by
+     * the cause before anything died.
+     */
+    public boolean contradictsAsItStands(Observation observation, HypothesisId hypothesis) {
+        HypothesisId id = whenMade(observation, hypothesis);
+        if (id instanceof HypothesisId.Spent && observation instanceof Observation.Reading reading
+                && pack.predictions().of(reading.test(), id) instanceof Prediction.Sometimes sometimes) {
+            return pack.errors().onlyAMisread(reading.test(), sometimes.present(), reading.value());
+        }
+        return contradicts(observation, hypothesis);
+    }
+
     /** Fills in the belief in what is left, likely or not, in log space until the end; the logarithm of the evidence. */
     private double posterior() {
         Map<HypothesisId, Double> all = new LinkedHashMap<>();

@@ -24,8 +24,8 @@ public enum MeterMode {
     FAHRENHEIT("°F", -60, 2000, false),
     /** Direct millivolts of a thermocouple. */
     MILLIVOLTS("mV DC", -1000, 1000, false),
-    /** Water pressure, pounds per square inch. */
-    PSI("psi", 0, 150, false),
+    /** Pressure of water or refrigerant, pounds per square inch: the high side's gauge goes to 800 (from memory). */
+    PSI("psi", 0, 800, false),
     /** Water flow, gallons per minute. */
     GPM("gpm", 0, 100, false),
     /** Speed, revolutions per minute, as a display tells it or a tachometer. */

@@ -55,7 +55,7 @@ public record Contradiction(Observation one, Observation other) {
             }
             BitSet together = new BitSet();
             for (int i = 0; i < seen.size(); i++) {
-                together.set(i, !apart[i].isEmpty() && !diagnosis.contradicts(seen.get(i), id));
+                together.set(i, !apart[i].isEmpty() && !diagnosis.contradictsAsItStands(seen.get(i), id));
             }
             explained.or(together);
             together.stream().forEach(i -> apart[i].andNot(together));
