@@ -67,7 +67,7 @@ public record CommissioningPage(boolean begun, List<SetUpStep> steps, long open)
 
     private static SetUpStep step(Case now, String id, @Nullable String setting, String what, List<Message> shows, List<Stop.Licence> needs) {
         Optional<Line> line = last(now, entry -> entry instanceof Entry.SetUp set && set.step().equals(id));
-        Optional<Entry.SetUp> said = Commissioning.said(now, id);
+        Optional<Entry.SetUp> said = line.map(one -> (Entry.SetUp) one.filed().entry());
         State state = said.map(set -> set.fitted() ? State.DONE : State.NOT_HERE).orElse(State.OPEN);
         return new SetUpStep(id, setting, what, state, says(state), said.map(Entry.SetUp::text).map(Message::said).orElse(Message.NOTHING), shows, line.map(one -> one.filed().id()).orElse(null), needs);
     }

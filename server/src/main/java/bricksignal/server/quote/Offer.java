@@ -7,6 +7,7 @@ import bricksignal.server.words.Words;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -30,6 +31,10 @@ record Offer(String currency, String way, String why, LocalDate validUntil, Sum 
 
     /** A line of an offer. */
     record OfferLine(String label, double amount) {
+        static OfferLine withLabour(String part, double cost) {
+            return new OfferLine(part + ", with its labour", cents(cost));
+        }
+
         OfferLine at(String unit) {
             return new OfferLine(unit + ": " + label, amount);
         }
@@ -62,7 +67,7 @@ record Offer(String currency, String way, String why, LocalDate validUntil, Sum 
         List<WayOutPage.CostLine> quoted = way.items().stream().filter(WayOutPage.CostLine::quoted).toList();
         List<OfferLine> plain = quoted.stream().map(item -> new OfferLine(words.of(item.label()), cents(item.cost()))).toList();
         List<OfferLine> whole = new ArrayList<>(plain);
-        page.untested().forEach(part -> whole.add(new OfferLine(part.label() + ", with its labour", cents(part.cost()))));
+        page.untested().forEach(part -> whole.add(OfferLine.withLabour(part.label(), part.cost())));
         LocalDate until = day.plusDays(rates.quoteDays());
         Double trip = quoted.stream().filter(item -> item.label().equals(TRIP)).map(item -> cents(item.cost())).findFirst().orElse(null);
         return new Offer(page.currency(), words.sentence(way.label()), words.sentence(page.cause()), until, Sum.of(plain, rates.tax()), Sum.of(whole, rates.tax()),
@@ -81,19 +86,14 @@ record Offer(String currency, String way, String why, LocalDate validUntil, Sum 
         List<Double> trips = Stream.concat(Stream.ofNullable(trip), extras.stream().flatMap(extra -> Stream.ofNullable(extra.trip()))).toList();
         double spared = trips.stream().mapToDouble(one -> one).sum() - trips.stream().mapToDouble(one -> one).max().orElse(0);
         List<OfferLine> once = spared > 0 ? List.of(new OfferLine(words.of(Message.of("cost.one-trip")), -cents(spared))) : List.of();
-        return new Offer(currency, way, why, validUntil, Sum.of(together(unit, plain.lines(), extras.stream().map(Extra::plain).toList(), extras, once), taxShare),
-                Sum.of(together(unit, whole.lines(), extras.stream().map(Extra::whole).toList(), extras, once), taxShare), limits, trip,
+        return new Offer(currency, way, why, validUntil, Sum.of(together(unit, plain, extras, Extra::plain, once), taxShare),
+                Sum.of(together(unit, whole, extras, Extra::whole, once), taxShare), limits, trip,
                 extras.stream().map(Extra::beside).toList());
     }
 
-    private static List<OfferLine> together(String unit, List<OfferLine> own, List<List<OfferLine>> others, List<Extra> extras, List<OfferLine> once) {
-        List<OfferLine> all = new ArrayList<>(own.stream().map(line -> line.at(unit)).toList());
-        for (int i = 0; i < extras.size(); i++) {
-            String at = extras.get(i).beside().unit();
-            others.get(i).forEach(line -> all.add(line.at(at)));
-        }
-        all.addAll(once);
-        return all;
+    private static List<OfferLine> together(String unit, Sum own, List<Extra> extras, Function<Extra, List<OfferLine>> lines, List<OfferLine> once) {
+        Stream<OfferLine> others = extras.stream().flatMap(extra -> lines.apply(extra).stream().map(line -> line.at(extra.beside().unit())));
+        return Stream.of(own.lines().stream().map(line -> line.at(unit)), others, once.stream()).flatMap(all -> all).toList();
     }
 
     private static List<String> limits(WayOutPage page, LocalDate until) {

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
@@ -68,13 +69,14 @@ class OtherUnits {
     }
 
     private List<HoldingQuote> holding(SiteUnit other) {
-        return quotes.ofUnit(other.id()).stream().map(quote -> new HoldingQuote(quote.id(), quote.number(), offer(quote).way(), offer(quote).plain().total()))
-                .filter(quote -> holds(quotes.findById(quote.id()).orElseThrow())).toList();
+        return quotes.ofUnit(other.id()).stream().flatMap(quote -> {
+            Offer offer = quote.offer(json);
+            return holds(offer) ? Stream.of(new HoldingQuote(quote.id(), quote.number(), offer.way(), offer.plain().total())) : Stream.empty();
+        }).toList();
     }
 
     /** It has not run out, and brings nothing of a third unit. */
-    private boolean holds(Quote quote) {
-        Offer offer = offer(quote);
+    private boolean holds(Offer offer) {
         return !offer.validUntil().isBefore(day.today()) && (offer.also() == null || offer.also().isEmpty());
     }
 
@@ -107,7 +109,7 @@ class OtherUnits {
     }
 
     private Offer.Extra quoted(SiteUnit other, UUID id) {
-        Offer offer = quotes.ofUnit(other.id()).stream().filter(quote -> quote.id().equals(id)).filter(this::holds).findFirst().map(this::offer)
+        Offer offer = quotes.ofUnit(other.id()).stream().filter(quote -> quote.id().equals(id)).map(quote -> quote.offer(json)).filter(this::holds).findFirst()
                 .orElseThrow(() -> new BadInput("also", Message.of("problem.quote-gone", Message.said(other.label()))));
         return new Offer.Extra(new Offer.Beside(other.label(), offer.way(), offer.why()), offer.plain().lines(), offer.whole().lines(), offer.trip());
     }
@@ -117,11 +119,7 @@ class OtherUnits {
         UnitModel model = packs.model(other.pack()).orElseThrow(() -> new BadInput("also", Message.of("problem.no-family", Message.said(other.pack()))));
         Part part = model.parts().stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(() -> new BadInput("also",
                 Message.of("problem.no-part-there", Message.said(other.label()), Message.said(id))));
-        List<Offer.OfferLine> lines = List.of(new Offer.OfferLine(part.label() + ", with its labour", cost(part)));
+        List<Offer.OfferLine> lines = List.of(Offer.OfferLine.withLabour(part.label(), cost(part)));
         return new Offer.Extra(new Offer.Beside(other.label(), part.label(), wanted.seen() == null ? "" : wanted.seen().strip()), lines, lines, null);
-    }
-
-    private Offer offer(Quote quote) {
-        return json.readValue(quote.content(), Offer.class);
     }
 }

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Generated;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What was offered to a customer. Never changed, never removed. */
 @Entity
@@ -55,8 +56,8 @@ class Quote {
         return madeAt;
     }
 
-    /** The offer as JSON. */
-    String content() {
-        return content;
+    /** What was offered. */
+    Offer offer(JsonMapper json) {
+        return json.readValue(content, Offer.class);
     }
 }

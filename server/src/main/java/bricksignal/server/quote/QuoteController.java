@@ -203,6 +203,6 @@ class QuoteController {
     }
 
     private QuoteView view(Quote quote) {
-        return new QuoteView(quote.id(), quote.number(), quote.madeAt(), json.readValue(quote.content(), Offer.class));
+        return new QuoteView(quote.id(), quote.number(), quote.madeAt(), quote.offer(json));
     }
 }
