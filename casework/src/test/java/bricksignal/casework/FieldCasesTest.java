@@ -184,7 +184,16 @@ class FieldCasesTest {
                 new FieldCase("C69 limit set at forty", HUMIDITY, "limit-low", 1).reads("humidity-felt", "47").no("see-shown").yes("see-reheat").yes("set.limit")
                         .never("valve", "sensor", "board"),
                 new FieldCase("C70 welded relay of the circulator", BOILER, "board-circulator-welded", 3).told("warm-pipes", true).told("fire.runs", true).told("pump.never-stops", true).reads("v.TT.standby", "0").yes("rest.circulator")
-                        .reads("v.CIRC.standby", "120").never("thermostat", "field-wiring"));
+                        .reads("v.CIRC.standby", "120").never("thermostat", "field-wiring"),
+                // of the trade too, written here (common practice, no source)
+                new FieldCase("D1 compressor to its shell", ECONOMIZER, "grounded.compressor", 3).told("breaker", true).yes("see-breaker").yes("shell.compressor")
+                        .yes("holds.compressor").never("board", "contactor", "run-cap"),
+                new FieldCase("D2 nearly no refrigerant", ROOFTOP, "charge-out", 3).lamp("unit-board", "2 long 2 short").reads("v.HPO.cool", "26").reads("suction-gauge", "12")
+                        .yes("see-oil").never("low-pressure", "unit-board"),
+                new FieldCase("D3 expansion tank full", BOILER, "tank-full", 3).reads("water-cold", "14").reads("water-warm", "30").yes("see-relief").yes("feel-tank")
+                        .never("board", "circulator"),
+                new FieldCase("D4 detector bad by itself", ROOFTOP, "detector-bad", 4).lamp("unit-board", "off").yes("see-detector").no("ask-alarm").no("see-tubes")
+                        .yes("try-detector").yes("see-own-test").never("unit-board", "fire-alarm"));
     }
 
     /** C49: thermostat dark, fan high, two minutes after power-up: the purge at start. Nothing is blamed, and the wait is said beforehand. */

@@ -273,6 +273,15 @@ class MendedFamiliesTest {
                 assertThat(unit.shows("nothing-now", reading.id())).as(reading.id()).isBetween(reading.mode().least(), reading.mode().most()));
     }
 
+    /** Each of three that all blow lukewarm has its own line: an empty one, a valve that leaks inside, an expansion valve nearly shut (common practice). */
+    @Test
+    void linesOfAHeatPumpTellThreeCausesOfLukewarmAir() {
+        Compiled pump = Compiled.of("f10-heatpump");
+        assertThat(pump.shows("metering-shut", "liquid-line")).as("liquid backs up").isLessThan(pump.shows("charge-low", "liquid-line") - 8);
+        assertThat(pump.shows("valve-leaks", "suction-line")).as("hot gas crosses over").isGreaterThan(pump.shows("nothing-now", "suction-line") + 20);
+        assertThat(pump.shows("nothing-now", "head-gauge")).as("condensing at about 100 °F, R-410A, from memory").isBetween(300.0, 335.0);
+    }
+
     // --- F4, F13, F17, F18 ------------------------------------------------------------------------------------------------------------------------
 
     /** By hand: 14 psi cold and what 5 psi of a full air cushion become in three tenths of it, above the 30 of the relief valve (common practice). */
