@@ -188,7 +188,7 @@ final class FieldCase {
 
     /** What the customer noticed is known before anything is seen. */
     private static boolean isTold(Entry entry) {
-        return entry instanceof Entry.Answer answer && answer.test().startsWith("told.");
+        return entry instanceof Entry.Answer answer && (answer.test().startsWith("told.") || answer.test().startsWith("complaint."));
     }
 
     /** Observations that a practitioner needs to be sure. */

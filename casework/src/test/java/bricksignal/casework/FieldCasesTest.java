@@ -188,7 +188,7 @@ class FieldCasesTest {
                 // of the trade too, written here (common practice, no source)
                 new FieldCase("D1 compressor to its shell", ECONOMIZER, "grounded.compressor", 3).told("breaker", true).yes("see-breaker").yes("shell.compressor")
                         .yes("holds.compressor").never("board", "contactor", "run-cap"),
-                new FieldCase("D2 nearly no refrigerant", ROOFTOP, "charge-out", 3).lamp("unit-board", "2 long 2 short").reads("v.HPO.cool", "26").reads("suction-gauge", "12")
+                new FieldCase("D2 nearly no refrigerant", ROOFTOP, "charge-out", 3).lamp("unit-board", "3 long 1 short").yes("complaint.cooling").reads("suction-gauge", "30")
                         .yes("see-oil").never("low-pressure", "unit-board"),
                 new FieldCase("D3 expansion tank full", BOILER, "tank-full", 3).reads("water-cold", "14").reads("water-warm", "30").yes("see-relief").yes("feel-tank")
                         .never("board", "circulator"),

@@ -57,7 +57,7 @@ final class WatchTest {
 
     /** How often a test may be made on one unit: what is intermittent is watched for again. */
     static int most(Test test) {
-        return test instanceof Test.Check check && (check.sense().watches() || check.sense() == Test.Sense.RESEAT) ? 3 : 1;
+        return test instanceof Test.Check check && check.sense().watches() ? 3 : 1;
     }
 
     /**
