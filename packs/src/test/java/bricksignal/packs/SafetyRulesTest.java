@@ -84,7 +84,7 @@ class SafetyRulesTest {
         if (kinds.contains(Device.GAS_VALVE) || gas && kinds.contains(Device.CONTROL_BOARD)) {
             needed.add(Stop.Licence.GAS);
         }
-        if (kinds.contains(Device.COMPRESSOR) || part.label().startsWith("refrigerant") || part.label().matches("(high|low) pressure switch|re(versing|heat) valve")) {
+        if (kinds.contains(Device.COMPRESSOR) || part.label().startsWith("refrigerant") || part.label().matches("(high|low) pressure switch|(reversing|reheat|expansion) valve")) {
             needed.add(Stop.Licence.REFRIGERANT);
         }
         if (kinds.contains(Device.SUPPLY)) {
@@ -103,7 +103,7 @@ class SafetyRulesTest {
         if (reading.mode() == bricksignal.core.circuit.solve.MeterMode.PSI && model.dangers().refrigerant() != Dangers.Refrigerant.NONE) {
             assertThat(pack.catalogue().safety().licences(reading)).as("%s opens a sealed circuit", reading.id()).contains(Stop.Licence.REFRIGERANT);
         }
-        if (reading.place() instanceof Place.Gauge gauge && gauge.quantity().matches("gas|manifold|pilot-line")) {
+        if (reading.place() instanceof Place.Gauge gauge && gauge.quantity().matches("gas|inlet|manifold|pilot-line")) {
             assertThat(pack.catalogue().safety().licences(reading)).as("%s is gas work", reading.id()).contains(Stop.Licence.GAS);
             assertThat(hazards).as("%s is at a tap", reading.id()).contains(Hazard.GAS_TAP);
         }

@@ -266,7 +266,7 @@ public final class Diagnosis {
             }
         }
         boolean danger = pack.model().dangers().levels().containsKey(test.id());   // one zero of what is dangerous is not enough
-        int most = times == 1 && odd().contains(last) ? 2 : danger ? DANGER_TIMES : WatchTest.most(test);
+        int most = times == 1 && odd().contains(last) ? 2 : danger ? DANGER_TIMES : WatchTest.most(test, leader().equals(pack.space().nothing()));
         return times >= most;
     }
 

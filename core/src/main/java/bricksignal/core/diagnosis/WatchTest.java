@@ -24,6 +24,8 @@ final class WatchTest {
     static final double DUTY_WARM = 0.6;
     private static final int CYCLES = 5;
     private static final double WARM_MINUTES = 20;
+    /** A third time and no more: common practice, no source. */
+    private static final int MOST_TIMES = 3;
     private static final double ASK_MINUTES = 0.2;
     /** What people say of a fault that comes and goes, of one that stays, and of a unit in good order. */
     private static final double SAID_OF_SELDOM = 0.85;
@@ -55,9 +57,13 @@ final class WatchTest {
                 || a.test().sense() == Test.Sense.CYCLES);
     }
 
-    /** How often a test may be made on one unit: what is intermittent is watched for again. */
-    static int most(Test test) {
-        return test instanceof Test.Check check && check.sense().watches() ? 3 : 1;
+    /**
+     * How often a test may be made on one unit: what is intermittent is watched for again, and who finds nothing pushes every plug home again.
+     *
+     * @param nothing whether nothing wrong is what leads
+     */
+    static int most(Test test, boolean nothing) {
+        return test instanceof Test.Check check && (check.sense().watches() || nothing && check.sense() == Test.Sense.RESEAT) ? MOST_TIMES : 1;
     }
 
     /**
