@@ -105,6 +105,18 @@ describe('a new job', () => {
     expect(page.get('button[type=submit]').attributes('disabled')).toBeDefined()
   })
 
+  it('takes the one unit of a site that is written out, and no other', async () => {
+    answers['/api/sites'] = sites
+    const page = shown(NewJobView)
+    await flushPromises()
+    await page.get('#where').setValue('hall')
+    expect(page.find('[data-test=picked]').exists()).toBe(false)
+    await page.get('#where').setValue('old mil')
+    expect(page.find('[data-test=picked]').exists()).toBe(false)
+    await page.get('#where').setValue('Old Mill')
+    expect(page.get('[data-test=picked]').text()).toContain('Old mill')
+  })
+
   it('opens the visit it made, and keeps what was typed where it could not', async () => {
     answers['/api/sites'] = sites
     answers['POST /api/jobs'] = new client.Problem(503, 'Being made ready.')

@@ -34,6 +34,11 @@ const found = computed(() => {
     .sort((a, b) => b.whole - a.whole)
 })
 const shown = computed(() => (asked.value.trim() ? found.value : found.value.slice(0, FEW)))
+/** A site written out in full that has one unit, and no other that begins so: there is nothing left to choose. */
+watch(found, (left) => {
+  const only = left.length === 1 ? left[0] : undefined
+  if (only && plain(asked.value).trim() === plain(only.site.name)) unitId.value = only.unit.id
+})
 /** The site that is meant: the one it came from, or the only one that the letters leave. */
 const here = computed(() => {
   const left = new Set(found.value.map((one) => one.site.id))

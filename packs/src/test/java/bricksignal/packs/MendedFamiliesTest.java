@@ -282,6 +282,80 @@ class MendedFamiliesTest {
         assertThat(pump.shows("nothing-now", "head-gauge")).as("condensing at about 100 °F, R-410A, from memory").isBetween(300.0, 335.0);
     }
 
+    // --- F2, F3, F4, F5, F7, F9 ----------------------------------------------------------------------------------------------------------------------
+
+    /** What sits before the tap chokes the flame and leaves the tap more draft, not less (common practice). */
+    @ParameterizedTest
+    @CsvSource({"f1-furnace, condensing", "f2-furnace, "})
+    void blockedSecondaryExchangerRaisesTheDraftBehindItAndRollsTheFlameOut(String family, String heat) {
+        UnitModel model = PackReader.read(PackLibrary.text(family, heat == null ? Map.of() : Map.of("heat", heat)));
+        Timeline blocked = VirtualUnit.of(model, model.fault("secondary-blocked").in(model.machine())).usualRun();
+        Timeline sound = VirtualUnit.of(model, model.machine()).usualRun();
+        double most = highest(sound, "draft");
+        assertThat(highest(blocked, "draft")).isGreaterThan(1.2 * most);
+        assertThat(F1.ever(blocked, "closed.rollout")).isFalse();
+    }
+
+    private static double highest(Timeline run, String process) {
+        double from = run.firstStretch(F1.when(process + " >= 0.3")).orElseThrow()[0];
+        return DoubleStream.iterate(0.1, at -> at < 3, at -> at + 0.05).filter(at -> run.share(F1.when(process + " >= " + at), from, from + 8) > 0).max().orElse(0);
+    }
+
+    /** A flame that is lost thrice while it ran has a count of its own; one that never came has another. */
+    @Test
+    void vehicleFurnaceTellsAFlameThatWasLostFromOneThatNeverCame() {
+        assertThat(lampEver(Compiled.of("f3-vehicle").with("regulator-starves"), "board", "7 flashes")).isTrue();
+        assertThat(lampEver(Compiled.of("f3-vehicle").with("regulator-starves"), "board", "8 flashes")).isFalse();
+        assertThat(lampEver(Compiled.of("f3-vehicle").with("gas-out"), "board", "8 flashes")).isTrue();
+    }
+
+    /** No call before the water can flow: the end switch closes with the valve. */
+    @Test
+    void zoneValveCallsTheBoilerByItsEndSwitch() {
+        UnitModel model = PackReader.read(PackLibrary.text("f4-boiler", Map.of("zones", "valve")));
+        Timeline run = VirtualUnit.of(model, model.machine()).usualRun();
+        double called = run.firstStretch(F1.when("volts.ZV >= 20")).orElseThrow()[0];
+        assertThat(run.firstStretch(F1.when("in.TT")).orElseThrow()[0] - called).as("seconds until the valve stands open").isBetween(8.0, 20.0);
+        Timeline open = VirtualUnit.of(model, model.fault("zone-end-open").in(model.machine())).usualRun();
+        assertThat(F1.ever(open, "zone-open >= 0.9")).isTrue();
+        assertThat(F1.ever(open, "in.TT")).isFalse();
+    }
+
+    /** The tank goes first: one that never has enough leaves the rooms cold, with everything running. */
+    @Test
+    void tankThatNeverHasEnoughLeavesTheRoomsCold() {
+        UnitModel model = PackReader.read(PackLibrary.text("f5-boiler", Map.of("tank", "tank")));
+        Timeline run = VirtualUnit.of(model, model.fault("aquastat-stays").in(model.machine())).usualRun();
+        assertThat(F1.ever(run, "flame >= 0.5")).isTrue();
+        assertThat(F1.ever(run, "zone-pump-flow >= 2")).isFalse();
+    }
+
+    /** By hand: 10 kohm at 25 °C, B 3950 K; at 1.6 times its ohms it reads colder by about ln 1.6 T² / B, 12 K at 320 K. */
+    @Test
+    void sensorThatDriftsShowsAnotherTemperatureThanTheThermometer() {
+        Compiled boiler = Compiled.of("f5-boiler");
+        double off = boiler.shows("supply-drifts-cold", "supply-felt") - boiler.shows("supply-drifts-cold", "supply-shown");
+        double kelvin = (boiler.shows("supply-drifts-cold", "supply-felt") + 459.67) / 1.8;
+        double colder = kelvin - 1 / (1 / kelvin + Math.log(1.6) / 3950);
+        assertThat(off).isCloseTo(1.8 * colder, org.assertj.core.data.Offset.offset(0.5));
+    }
+
+    @Test
+    void potThatOverflowsTripsTheOverheat() {
+        assertThat(ever(Compiled.of("f7-stove").with("pot-overfull"), "not closed.overheat", 0)).isTrue();
+        assertThat(ever(Compiled.of("f7-stove").with("nothing-now"), "not closed.overheat", 0)).isFalse();
+    }
+
+    /** By hand, three windings of 6.6 ohms in a ring: each pair 6.6 beside 13.2, 4.4; with one open that pair 13.2; with one at three tenths 1.73. */
+    @Test
+    void threePairsOfATalkingMotorAreAlikeOnlyInOrder() {
+        Compiled handler = Compiled.of("f9-airhandler");
+        assertThat(handler.shows("nothing-now", "pair-12")).isCloseTo(4.4, org.assertj.core.data.Offset.offset(0.1));
+        assertThat(handler.shows("nothing-now", "pair-23")).isCloseTo(4.4, org.assertj.core.data.Offset.offset(0.1));
+        assertThat(handler.shows("motor-open", "pair-12")).isCloseTo(13.2, org.assertj.core.data.Offset.offset(0.2));
+        assertThat(handler.shows("motor-shorted", "pair-23")).isCloseTo(1.73, org.assertj.core.data.Offset.offset(0.1));
+    }
+
     // --- F4, F13, F17, F18 ------------------------------------------------------------------------------------------------------------------------
 
     /** By hand: 14 psi cold and what 5 psi of a full air cushion become in three tenths of it, above the 30 of the relief valve (common practice). */
