@@ -212,6 +212,17 @@ class ProvingRunTest {
                 .noneMatch(item -> ENGLISH.words(item.what()).startsWith("Does this still fail"));
     }
 
+    /** What no meter shows is asked: the gap of the electrode after a repair, and whether the building sees its unit again. */
+    @Test
+    void whatIsSeenIsAskedInTheProvingRunToo() {
+        Item gap = item(ProvingPage.of(with(Units.shipped("f3-vehicle"), new Entry.Repaired("board"))), "see-gap");
+        assertThat(gap.kind()).isEqualTo(Kind.QUESTION);
+        assertThat(ENGLISH.words(gap.due())).isEqualTo("no");
+        CaseUnit relays = Units.shipped("f15-relayboard");
+        assertThat(item(ProvingPage.of(with(relays, new Entry.Repaired("board"))), "see-building").state()).isEqualTo(State.MISSING);
+        assertThat(item(ProvingPage.of(with(relays, new Entry.Repaired("board"), new Entry.Answer("see-building", false))), "see-building").state()).isEqualTo(State.BAD);
+    }
+
     /** Radiant floors at 115 °F burn at 140; fin tube at 180 °F stays cold at 125. */
     @Test
     void waterIsAsWarmAsTheEmitterWantsIt() {

@@ -316,7 +316,8 @@ final class ModelBuilder {
 
     private static Acceptance acceptance(String id, Section s) {
         return new Acceptance(id, s.text("label"), s.text("test"), s.number("least", Double.NEGATIVE_INFINITY),
-                s.number("most", Double.POSITIVE_INFINITY), s.has("around") ? s.text("around") : null);
+                s.number("most", Double.POSITIVE_INFINITY), s.has("around") ? s.text("around") : null,
+                s.has("answer") ? (Boolean) s.text("answer").equals("yes") : null);
     }
 
     private Map<String, List<String>> traits() {

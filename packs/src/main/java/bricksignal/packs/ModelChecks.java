@@ -208,9 +208,14 @@ final class ModelChecks {
         });
         Set<String> tests = new LinkedHashSet<>(model.readings().stream().map(r -> r.id()).toList());
         model.points().forEach(p -> p.moments().forEach(moment -> tests.add("v." + p.net() + "." + moment)));
+        Set<String> questions = new LinkedHashSet<>(model.checks().stream().map(check -> check.id()).toList());
         Set<String> settings = root.at("settings").children().keySet();
         each("acceptance", (id, s) -> {
-            oneOf(s, "test", s.text("test"), tests, "reading");
+            boolean asks = s.has("answer");
+            oneOf(s, "test", s.text("test"), asks ? questions : tests, asks ? "check" : "reading");
+            if (asks && (s.has("least") || s.has("most") || s.has("around"))) {
+                s.note("a question has an answer and no limits", "Take out least, most and around, or the answer");
+            }
             if (s.has("around")) {
                 oneOf(s, "around", s.text("around"), settings, "setting");
             }

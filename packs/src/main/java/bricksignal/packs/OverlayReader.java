@@ -220,6 +220,10 @@ public final class OverlayReader {
                         + ModelChecks.maybe(id, new ArrayList<>(changed.path("acceptance").propertyNames())));
                 return;
             }
+            if (limit.has("answer")) {
+                section.note("'" + id + "' is a question and has no limits", "Take it out");
+                return;
+            }
             List.of("least", "most").stream().filter(section::has).forEach(key -> limit.put(key, section.number(key, 0)));
         });
     }

@@ -109,6 +109,10 @@ class PackReaderTest {
 
     @Test
     void outputThatDrivesNothingIsRefused() {
+        assertThat(problems("test: draft-gauge, least: 0.75, most: 1.2,", "test: draft-gauge, answer: \"yes\",")).anySatisfy(
+                p -> assertThat(p.reason()).contains("no check 'draft-gauge'"));
+        assertThat(problems("test: draft-gauge, least: 0.75, most: 1.2,", "test: see-filter, answer: \"no\", most: 1.2,")).anySatisfy(
+                p -> assertThat(p.reason()).contains("a question has an answer and no limits"));
         assertThat(problems("outputs: [inducer, igniter]", "outputs: [inducer, humidifier]")).anySatisfy(
                 p -> assertThat(p.reason()).isEqualTo("output 'humidifier' drives nothing"));
     }

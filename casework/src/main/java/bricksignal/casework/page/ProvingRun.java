@@ -146,6 +146,9 @@ final class ProvingRun {
     private Stream<Item> limits() {
         Map<String, String> positions = left(counting);
         return model.acceptance().stream().map(one -> model.limit(one, positions)).map(limit -> {
+            if (limit.answer() != null) {
+                return question((Test.Check) pack.catalogue().test(limit.test()), Message.said(limit.label()), limit.answer());
+            }
             Test.Reading test = (Test.Reading) pack.catalogue().test(limit.test());
             Observation.Reading last = last(test);
             State state = last == null ? State.MISSING : limit.accepts(last.value()) ? State.GOOD : State.BAD;

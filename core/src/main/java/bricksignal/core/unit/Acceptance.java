@@ -7,12 +7,13 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id its name
  * @param label as told to a person
- * @param test the reading that shows it, by id
+ * @param test the reading or the question that shows it, by id
  * @param least lowest value that is accepted, in the unit of the reading
  * @param most highest value that is accepted
  * @param around the setting, by id, from whose value both are counted; null where they stand by themselves
+ * @param answer what a question is answered in a unit in good order; null for a reading
  */
-public record Acceptance(String id, String label, String test, double least, double most, @Nullable String around) {
+public record Acceptance(String id, String label, String test, double least, double most, @Nullable String around, @Nullable Boolean answer) {
 
     public Acceptance {
         if (!(least <= most)) {
@@ -23,7 +24,7 @@ public record Acceptance(String id, String label, String test, double least, dou
 
     /** The same about the value of its setting. */
     public Acceptance about(double value) {
-        return new Acceptance(id, label, test, value + least, value + most, null);
+        return new Acceptance(id, label, test, value + least, value + most, null, answer);
     }
 
     /** True if a value is accepted; an open reading only where the limit is open above. */

@@ -103,7 +103,7 @@ record FamilyView(String id, @Phrase String title, @Phrase String duty, List<Fam
                 c.options().entrySet().stream().map(o -> new FamilyOption(o.getKey(), o.getValue())).toList())).toList(), chosen, timings,
                 model.points().stream().map(p -> new FamilyPoint(p.net(), p.label(), p.where(), p.colour())).toList(), fuses,
                 nominals, model.calls().stream().findFirst().map(call -> new FamilyCall(call.order(), call.why())).orElse(null), model.settings().stream().map(s -> new FamilySetting(s.id(), s.label(), s.unit(), s.factory(),
-                        s.range() == null ? s.options() : Map.of(), s.range())).toList(), model.acceptance().stream().map(FamilyLimit::of).toList(),
+                        s.range() == null ? s.options() : Map.of(), s.range())).toList(), model.acceptance().stream().filter(limit -> limit.answer() == null).map(FamilyLimit::of).toList(),
                 model.parts().stream().filter(p -> p.kind() == Part.Kind.BOARD).map(p -> new FamilyBoard(p.id(), p.label(), p.handling())).toList(), model.moments().stream().map(m -> new FamilyMoment(m.id(), m.label())).toList(),
                 model.charts().entrySet().stream().map(e -> new FamilyChart(e.getKey(), model.boardLabel(e.getKey()),
                         e.getValue().codes().stream().map(c -> c.condition()).distinct().toList(),
