@@ -60,6 +60,24 @@ class OverlayReaderTest {
         assertThat(purge[1] - purge[0]).isCloseTo(30, within(0.01));
     }
 
+    /** A door chart of four codes, one of them for a flame that was lost. */
+    @Test
+    void vehicleFurnaceTakesAChartWithALostFlame() {
+        String door = HEAD.replace("f1-furnace", "f3-vehicle") + """
+                charts:
+                  board:
+                    - generation: as on the door
+                      codes:
+                        - {pattern: 1 flash, condition: air not proven}
+                        - {pattern: 2 flashes, condition: internal fault}
+                        - {pattern: 3 flashes, condition: ignition lockout}
+                        - {pattern: 4 flashes, condition: flame lost}
+                """;
+        assertThat(problems(door)).isEmpty();
+        assertThat(problems(HEAD.replace("f1-furnace", "f3-vehicle") + "limits: {gap: {least: 1}}\n")).singleElement()
+                .satisfies(p -> assertThat(p.reason()).contains("'gap' is a question and has no limits"));
+    }
+
     @Test
     void chartOnTheDoorIsWhatTheDiagnosisGoesBy() {
         CompiledPack pack = CompiledPack.of(OverlayReader.read(HEAD + """
